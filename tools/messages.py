@@ -1,6 +1,6 @@
 """Gather what the window says into Qt's translation files, and compile them: `python tools/messages.py`.
 
-Every `tr("…")`, `say("…")`, `mark("…")`, `counted(n, "…", "…")` and `several(n, "…")` in the source is a message, and so are errors and the labels in the
+Every `tr("…")`, `say("…")`, `mark("…")`, `counted(n, "…", "…")` and `several(n, "…")` in the source is a message, and so are errors, the names of edits and the labels in the
 core's tables that the window shows, and each page of help but for the methods. Those without a translation yet are written as unfinished; Qt Linguist opens the files. What is no longer said is left out.
 """
 
@@ -21,7 +21,7 @@ from kuffin.core.findings import kinds, thresholds
 from kuffin.core.flow import curvekinds
 from kuffin.core.heat import normalise
 from kuffin.core.plan import schedule
-from kuffin.core.prepare import cautions
+from kuffin.core.prepare import cautions, clearance, matching
 from kuffin.instruments import setup
 from kuffin.publish.figures import drawing
 
@@ -29,6 +29,7 @@ HERE = Path(__file__).resolve().parent.parent
 SOURCE = HERE / "src" / "kuffin"
 SPEECH = SOURCE / "app" / "speech"
 CONTEXT = "kuffin"
+EDITS = {"edit", "one_step"}  # whose first argument names an edit
 ERRORS = {
     name for name, kind in vars(errors).items() if isinstance(kind, type) and issubclass(kind, errors.KuffinError)
 }
@@ -49,6 +50,8 @@ def said_in(source: str) -> Iterator[str]:
         if not isinstance(node, ast.Call) or not node.args:
             continue
         name = node.func.id if isinstance(node.func, ast.Name) else ""
+        if isinstance(node.func, ast.Attribute) and node.func.attr in EDITS:
+            name = "say"
         if name in ERRORS:
             yield from literals(node.args[0])
         arguments = {
@@ -81,7 +84,10 @@ def in_tables() -> Iterator[tuple[ModuleType, str]]:
         (thresholds, thresholds.THRESHOLDS.values(), ("label", "why")),
         (curvekinds, curvekinds.CURVE_KINDS.values(), ("label",)),
         (curvekinds, columns, ("name",)),
+        (clearance, clearance.CLEARANCES, ("label", "said")),
+        (matching, matching.MATCHES, ("label", "what", "said")),
         (drawing, drawing.GROUNDS.values(), ("label",)),
+        (drawing, drawing.SIZES.values(), ("label",)),
     )
     for module, table, names in records:
         for record in table:

@@ -5,6 +5,7 @@ from __future__ import annotations
 import ast
 import json
 import re
+import sqlite3
 import string
 from collections.abc import Iterator
 from contextlib import closing
@@ -20,13 +21,16 @@ from tools import messages
 
 from kuffin.app.frame.window import MainWindow
 from kuffin.app.look.speech import CONTEXT, LANGUAGES, chosen_language, speak_language
+from kuffin.app.widgets.painted import Painted
 from kuffin.app.widgets.plotparts import axes
 from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import plain
-from kuffin.core.base.saying import Saying
+from kuffin.core.base.saying import Saying, say, told
+from kuffin.notebook.edits import leave_out
 from kuffin.notebook.store import Notebook
 from kuffin.publish.tables import as_json
 from kuffin.verdict.study import judge
+from tests.app.paintedwords import painted_words
 from tests.app.test_nothing_is_cut import all_pages, cut_when_laid
 
 OURS = [name for name in LANGUAGES if name not in {"desktop", "en"}]
@@ -92,6 +96,16 @@ def test_what_checks_found_is_told_in_german_and_kept_in_english(german: None, d
                 for finding in found:
                     assert isinstance(finding.said, Saying) and finding.seen == finding.said
                     assert finding.sentence.casefold() != f"{finding.seen}.".casefold()
+
+
+def test_what_undo_would_take_back_is_told_in_german_and_kept_in_english(german: None, demo: Path) -> None:
+    with closing(Notebook.open(demo)) as notebook:
+        leave_out(notebook, 1, say("{name}, round {round}", name="Lift {0}", round=1), "fan touched the rail")
+    with closing(Notebook.open(demo)) as notebook:
+        label = notebook.undo_label
+        assert label is not None and told(label) == "Lift {0}, Runde 1 weglassen"
+        assert label == "leave out Lift {0}, round 1" == notebook.undo()
+        assert told(str(notebook.redo_label)) == label  # a sentence without its places stands as it is
 
 
 def test_the_language_is_the_desktops_or_as_chosen(monkeypatch: pytest.MonkeyPatch) -> None:
@@ -176,12 +190,33 @@ def filled_in(window: QWidget) -> Iterator[str]:
             yield from (str(cell.data() or "") for cell in cells)
 
 
+_ENGLISH = re.compile(r"\b(the|and|of|is|are|with|from|this|which|by|not|to|its|has)\b")
+
+
+def written_in(path: Path) -> list[str]:
+    """Every text in a notebook that may stand in a window, the longest first."""
+    with closing(sqlite3.connect(path)) as db:
+        tables = [name for (name,) in db.execute("SELECT name FROM sqlite_master WHERE type = 'table'")]
+        cells = {str(x) for t in tables for row in db.execute(f'SELECT * FROM "{t}"') for x in row if x is not None}
+    words = {w for cell in cells for w in (cell, *re.findall(r'"((?:[^"\\]|\\.)+)"', cell)) if len(w) < 400}
+    return sorted((w for w in words if _ENGLISH.search(w)), key=len, reverse=True)
+
+
+def still_english(said: str, data: list[str]) -> bool:
+    """Whether a text has English in it that is none of the notebook's."""
+    for words in data if _ENGLISH.search(said) else ():
+        said = said.replace(words, "").replace(words[:1].upper() + words[1:], "")
+    return _ENGLISH.search(said) is not None
+
+
 _WITH_POINT = re.compile(r"(?<![\d.])\d+\.\d+(?![\d.])")  # no date, no version
 _AS_TYPED = {"1 % + 0.1 kPa"}  # an accuracy, which the demo wrote so
 
 
 @pytest.mark.usefixtures("german")
-def test_no_page_cuts_its_words_or_shows_any_that_have_a_translation(demo_window: MainWindow, qtbot: QtBot) -> None:
+def test_no_page_cuts_its_words_or_shows_any_that_are_english(
+    demo_window: MainWindow, qtbot: QtBot, demo: Path
+) -> None:
     window = demo_window
     window.resize(1024, 700)
     translated = {m: t for m, t in messages.kept(messages.SPEECH / "kuffin_de.ts").items() if t != m}
@@ -189,13 +224,15 @@ def test_no_page_cuts_its_words_or_shows_any_that_have_a_translation(demo_window
     brought = {c.name for m in window.state.mounts() for r in m.live_runs for c in r.channels}  # as the logs call them
     kept = {f.sentence for found in window.state.verdict.findings.values() for f in found}  # in English
     left = {a.text() for a in window.findChildren(QAction)} & set(translated)
-    seen, cut = 0, []
+    seen, cut, data = 0, [], [str(demo), *written_in(demo)]
     for where in all_pages(window):
         cut += [f"{where}: {said}" for said in cut_when_laid(qtbot, window)]
         words = set(shown(window)) - brought
         cells = set(filled_in(window)) - brought - _AS_TYPED
         if not where.startswith("Publish"):  # the page that goes out is English
             left |= {f"{where}: {w}" for w in words | cells if _WITH_POINT.search(w) and not any(k in w for k in kept)}
+            painted = {w.text for p in window.findChildren(Painted) if p.isVisible() for w in painted_words(p)}
+            left |= {f"{where}: {w}" for w in words | cells | painted if still_english(w, data)}
         left |= {f"{where}: {w}" for w in words & set(translated) - own}
         seen += len(words & own)
     assert not [*cut, *sorted(left)], "\n".join([*cut, *sorted(left)])

@@ -12,6 +12,7 @@ import subprocess
 import time
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.saying import say
 from kuffin.instruments.meterlines import LONGEST_WAIT, LineBuffer, ToldValue
 
 _MOST_BYTES = 8_000_000  # of one reading
@@ -90,8 +91,8 @@ class CommandSource:
             total += len(piece)
             said = (said + piece)[-LONGEST_WAIT:]
             if total > _MOST_BYTES:
-                return b"", f"printed more than {_MOST_BYTES // 1_000_000} MB"
-        return b"", f"took longer than {self._timeout_s:g} s"
+                return b"", say("printed more than {n} MB", n=_MOST_BYTES // 1_000_000)
+        return b"", say("took longer than {s:g} s", s=float(self._timeout_s))
 
     def complaint(self) -> str:
         return self.lines.complaint()

@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 from pathlib import Path
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.saying import say
 from kuffin.instruments.configured import lasting_ports, open_source
 from kuffin.instruments.hwmon import CPU, HWMON
 from kuffin.instruments.meterlines import ToldValue
@@ -88,7 +89,7 @@ def _listen(port: str, listen_s: float) -> Found:
     best = Found(
         InstrumentSetting(kind="serial", name=name, where=port),
         {},
-        "it says nothing by itself; it may have to be asked",
+        say("it says nothing by itself; it may have to be asked"),
     )
     for baud in BAUDS:
         one = look(InstrumentSetting(kind="serial", name=name, where=port, baud=baud), listen_s)

@@ -12,6 +12,7 @@ from collections.abc import Callable
 from pathlib import Path
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.saying import say
 from kuffin.instruments.meterlines import ToldValue
 
 HWMON = Path("/sys/class/hwmon")
@@ -139,7 +140,7 @@ class ProcessorSource:
             return None
         written = _text(counter)
         if written is None or not written.isdigit():
-            self._locked = f"{counter} may be read by the administrator only"
+            self._locked = say("{counter} may be read by the administrator only", counter=str(counter))
             return ToldValue(math.nan, "W", "power")
         now, energy = self._clock(), float(written)
         before = self._before.get(zone)

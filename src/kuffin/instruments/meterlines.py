@@ -11,6 +11,7 @@ import math
 import re
 from dataclasses import dataclass, field
 
+from kuffin.core.base.saying import say
 from kuffin.core.base.units import parse_unit
 from kuffin.logs.values import is_missing, parse_number
 
@@ -202,7 +203,12 @@ class LineBuffer:
     def complaint(self) -> str:
         """What is wrong with what comes, blank for nothing worth saying."""
         if self.bad and self.bad >= max(1, self.good // 20):
-            return f"{self.bad} of {self.good + self.bad} lines cannot be read, such as “{self.last_bad}”"
+            return say(
+                "{bad} of {all} lines cannot be read, such as “{example}”",
+                bad=self.bad,
+                all=self.good + self.bad,
+                example=self.last_bad,
+            )
         return ""
 
 

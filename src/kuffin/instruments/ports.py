@@ -9,6 +9,7 @@ import time
 import serial
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
 from kuffin.instruments.meterlines import LONGEST_WAIT, LineBuffer, ToldValue
 
 _ANSWER_S = 0.6
@@ -124,7 +125,7 @@ class NetworkSource:
                         continue
                     break
                 if not piece:
-                    raise ConnectionError("it hung up")
+                    raise ConnectionError(tr("it hung up"))
                 data += piece
         except OSError as error:
             self.close()

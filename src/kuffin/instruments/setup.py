@@ -13,6 +13,7 @@ from pathlib import Path
 from typing import Any
 
 from kuffin.core.base.errors import BenchError, KuffinError
+from kuffin.core.base.language import tr
 from kuffin.core.base.plaindata import PlainError, typed
 from kuffin.core.base.wholefile import write_whole
 from kuffin.core.bench.calibration import Calibration, Within
@@ -132,41 +133,49 @@ def load_setup(path: Path) -> BenchSetup:
     aside: list[str] = []
     try:
         if len(written) > _MOST_BYTES:
-            raise PlainError("it is too large to be Kuffin's")
+            raise PlainError(tr("it is too large to be Kuffin's"))
         kept = json.loads(written)
         if not isinstance(kept, dict):
-            raise PlainError("it is no table")
+            raise PlainError(tr("it is no table"))
     except (ValueError, RecursionError) as error:
         kept = {}
-        aside.append(f"all of it: {error}")
+        aside.append(tr("all of it: {error}", error=error))
     instruments = _sound_instruments(kept.get("instruments", []), aside)
     loads: dict[str, str] = {}
-    for name, command in _each(kept.get("loads", {}), "loads", aside).items():
+    for name, command in _each(kept.get("loads", {}), tr("the loads: they are no table"), aside).items():
         if isinstance(command, str) and len(command) <= _LONGEST and "\x00" not in name + command:
             loads[name] = command
         else:
-            aside.append(f"the load “{name[:60]}”: its command is no text")
+            aside.append(tr("the load “{name}”: its command is no text", name=name[:60]))
     row_s = kept.get("row_s", 1.0)
     if not isinstance(row_s, (int, float)) or isinstance(row_s, bool) or not 0.05 <= row_s <= 5.0:
-        aside.append("how often a row is kept: it is once a second now")
+        aside.append(tr("how often a row is kept: it is once a second now"))
         row_s = 1.0
     if aside:
         copy = _keep_as_it_was(path, written[:_MOST_BYTES])
-        aside = [f"{path.name}: damaged, and left out: {said}. The file as it was is kept as {copy}" for said in aside]
+        aside = [
+            tr(
+                "{name}: damaged, and left out: {said}. The file as it was is kept as {copy}",
+                name=path.name,
+                said=said,
+                copy=copy,
+            )
+            for said in aside
+        ]
     return BenchSetup(instruments, loads, float(row_s), tuple(aside))
 
 
-def _each(found: Any, what: str, aside: list[str]) -> dict[str, Any]:
+def _each(found: Any, complaint: str, aside: list[str]) -> dict[str, Any]:
     if isinstance(found, dict):
         return {str(k): v for k, v in found.items()}
-    aside.append(f"the {what}: they are no table")
+    aside.append(complaint)
     return {}
 
 
 def _sound_instruments(found: Any, aside: list[str]) -> tuple[InstrumentSetting, ...]:
     sound: list[InstrumentSetting] = []
     if not isinstance(found, list):
-        aside.append("the instruments: they are no list")
+        aside.append(tr("the instruments: they are no list"))
         return ()
     for at, kept in enumerate(found, 1):
         name = str(kept.get("name", ""))[:60] if isinstance(kept, dict) else ""

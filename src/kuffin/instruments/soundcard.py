@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import mark
 
 Array = NDArray[np.float64]
 LONGEST_S = 600.0
@@ -32,7 +33,7 @@ class SoundCard(Protocol):
 class ThisComputersSound:
     """The computer's own sound card."""
 
-    name = "this computer's microphone"
+    name = mark("this computer's microphone")
     rate = 48_000
 
     def __init__(self) -> None:

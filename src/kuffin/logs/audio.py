@@ -11,6 +11,7 @@ from typing import Any, BinaryIO
 import numpy as np
 
 from kuffin.core.base.errors import LogError
+from kuffin.core.base.saying import say
 from kuffin.core.sound.heard import Heard, heard
 from kuffin.core.sound.spectrum import Energies
 
@@ -74,7 +75,18 @@ def read_sound(source: str | BinaryIO, name: str, report: Report = lambda _: Non
         raise LogError(
             "{name}: this is no recording that Kuffin can read; use WAV or FLAC ({error})", name=name, error=error
         ) from None
-    warnings = [f"{name} has {channels} channels; the loudest, channel {loudest + 1}, is taken"] if channels > 1 else []
+    warnings = (
+        [
+            say(
+                "{name} has {n} channels; the loudest, channel {channel}, is taken",
+                name=name,
+                n=channels,
+                channel=loudest + 1,
+            )
+        ]
+        if channels > 1
+        else []
+    )
     return Recording(name=name, heard=heard(energies), energies=energies, channel=loudest + 1, warnings=tuple(warnings))
 
 

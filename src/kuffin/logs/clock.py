@@ -12,6 +12,8 @@ from itertools import pairwise
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.saying import say
+
 DAY = 86400.0
 DateParts = Mapping[str, str | None]
 LONGEST_CLOCK = 100  # signs of a cell that holds a time
@@ -141,8 +143,9 @@ class DateHints:
     read_on: dt.date | None = None
 
 
-BY_ITS_FILE, BY_TODAY = ", which the file's own date speaks for", ", which the present date speaks for"
-_ORDERS = {"dm": "the day first", "md": "the month first", "ymd": "the year first"}
+BY_ITS_FILE = say(", which the file's own date speaks for")
+BY_TODAY = say(", which the present date speaks for")
+_ORDERS = {"dm": say("the day first"), "md": say("the month first"), "ymd": say("the year first")}
 
 
 def date_order(dates: Iterable[DateParts], half_day: bool, hints: DateHints) -> tuple[str, tuple[str, ...], list[str]]:
@@ -174,7 +177,12 @@ def date_order(dates: Iterable[DateParts], half_day: bool, hints: DateHints) -> 
     order, why = _likeliest(possible, days, sep, half_day, hints)
     if why is None:
         return order, (), []
-    said = f"the date {a:02d}{sep}{b:02d}{sep}{y} was read with {_ORDERS[order]}{why}; the file does not say which"
+    said = say(
+        "the date {date} was read with {order}{why}; the file does not say which",
+        date=f"{a:02d}{sep}{b:02d}{sep}{y}",
+        order=_ORDERS[order],
+        why=why,
+    )
     return order, tuple(possible), [said]
 
 
@@ -183,7 +191,7 @@ def _likeliest(
 ) -> tuple[str, str | None]:
     """The order that is taken, and what speaks for it; None: it is certain enough not to be told."""
     if hints.order in possible:
-        return str(hints.order), ", as you say"
+        return str(hints.order), say(", as you say")
     if "ymd" in possible:
         # a log is mostly kept soon after it was recorded, and read within some years; never before
         for when, within, said in ((hints.written_on, 400, BY_ITS_FILE), (hints.read_on, 5 * 366, BY_TODAY)):

@@ -5,6 +5,7 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.saying import say
 from kuffin.logs.clock import DAY
 
 Array = NDArray[np.float64]
@@ -44,7 +45,7 @@ def running(seconds: Array, *, calendar: bool, offsets: bool) -> tuple[Array, li
             after = t[i + 1 : i + 6]
             if np.all(after - t[i] < -2400.0):  # it stays an hour back, so it is no swapped row
                 t[i + 1 :] += 3600.0
-                notes.append("the clock goes back an hour (end of summer time): time runs on")
+                notes.append(say("the clock goes back an hour (end of summer time): time runs on"))
     return _set_back(t, calendar, typical, notes), notes
 
 
@@ -62,7 +63,7 @@ def _half_days(t: Array, step: Array, typical: float, notes: list[str]) -> None:
     for i in found:
         t[i + 1 :] += _HALF_DAY
     if found.size:
-        notes.append("the clock counts to twelve without AM or PM: time runs on")
+        notes.append(say("the clock counts to twelve without AM or PM: time runs on"))
 
 
 def _midnights(t: Array, notes: list[str]) -> None:
@@ -77,7 +78,7 @@ def _midnights(t: Array, notes: list[str]) -> None:
             days -= 1.0  # a row swapped with its neighbour over midnight
             t[i + 1 :] -= DAY
     if days:
-        notes.append("the clock passes midnight: time runs on")
+        notes.append(say("the clock passes midnight: time runs on"))
 
 
 def _taken(before: Array, behind: Array, typical: float) -> float:
@@ -112,10 +113,13 @@ def _set_back(t: Array, calendar: bool, typical: float, notes: list[str]) -> Arr
         back = high - low
         t[i + 1 :] += back + typical
         notes.append(
-            f"the clock goes back by {back:.0f} s after {t[i] - t[0]:.0f} s and runs on from there; "
-            "how long the pause was cannot be known"
+            say(
+                "the clock goes back by {back:.0f} s after {after:.0f} s and runs on from there; how long the pause was cannot be known",
+                back=float(back),
+                after=float(t[i] - t[0]),
+            )
         )
         if len(notes) > 20:
-            notes.append("and so on")
+            notes.append(say("and so on"))
             break
     return t

@@ -12,6 +12,7 @@ from pathlib import Path
 from typing import BinaryIO
 
 from kuffin.core.base.errors import LogError
+from kuffin.core.base.saying import say
 
 LARGEST = 400_000_000  # bytes
 LONGEST_LINE = 400_000  # signs
@@ -122,8 +123,8 @@ class LogText:
             self._size -= 1
         damaged = any("\ufffd".encode() in piece for piece in self._utf8())
         if self._codec == "utf-8":
-            return ("some characters are damaged and show as \ufffd",)
-        return ("some characters are damaged, perhaps because the file is cut off",) if odd or damaged else ()
+            return (say("some characters are damaged and show as \ufffd"),)
+        return (say("some characters are damaged, perhaps because the file is cut off"),) if odd or damaged else ()
 
     def _utf8(self) -> Iterator[bytes]:
         if self._as_is:

@@ -8,6 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import CompareError
+from kuffin.core.base.saying import say
 from kuffin.core.base.units import parse_unit, to_canonical
 from kuffin.core.flow.curvekinds import CurveKind, checked_rows
 from kuffin.logs.header import split_names
@@ -48,7 +49,13 @@ def points_by_part(
         found.setdefault(row[part_at], []).append(i)
     if not found:
         raise CompareError("{file}: no row has a part, a flow and a drop", file=table.file)
-    warnings = [f"{blank} row{'' if blank == 1 else 's'} with blanks left out"] if blank else []
+    warnings: list[str] = (
+        [say("{n} rows with blanks were left out", n=blank)]
+        if blank > 1
+        else [say("1 row with a blank was left out")]
+        if blank
+        else []
+    )
     return {
         name: FlowPoints(flow=columns[0][at], drop=columns[1][at], count=counts[at]) for name, at in found.items()
     }, warnings
@@ -160,4 +167,4 @@ def pasted_points(text: str, kind: CurveKind) -> list[list[float]]:
     if not any(c.isalpha() for c in first):
         columns = len(lines[0].split(delimiter or ","))
         lines.insert(0, (delimiter or ",").join(c.name for c in kind.columns[:columns]))
-    return points_of_kind(tidy_text("\n".join(lines), "what was pasted"), kind)
+    return points_of_kind(tidy_text("\n".join(lines), say("what was pasted")), kind)

@@ -10,6 +10,7 @@ from pathlib import Path
 import numpy as np
 
 from kuffin.core.base.errors import LogError, OpenReading
+from kuffin.core.base.saying import say
 from kuffin.logs.encoding import open_text
 from kuffin.logs.growing import Growing
 from kuffin.logs.table import LogChannel, LogTable, ToldOfLog
@@ -75,7 +76,7 @@ def _frame_log(path: Path, progress: Callable[[float], None] | None = None) -> L
     name = re.sub(r"\s*[\[(].*?[\])]", "", written)
     unit = "ms" if in_ms else "s"
     channel = LogChannel(name=name, unit=unit, quantity="time", role=None, values=frame, written_unit=unit)
-    warnings = [f"{dropped} lines held no frame time and were left out"] if dropped else []
+    warnings: list[str] = [say("{n} lines held no frame time and were left out", n=dropped)] if dropped else []
     return LogTable(
         file=path.name,
         encoding=encoding,

@@ -9,6 +9,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field
 
 from kuffin.core.base.errors import LogError
+from kuffin.core.base.saying import say
 from kuffin.logs.clock import clock_kind
 from kuffin.logs.encoding import LONGEST_LINE
 from kuffin.logs.header import fold, is_unit_row
@@ -112,7 +113,14 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
         header.pop()
     if len(header) != fields:
         if header:
-            warnings.append(f"line {header_lines[0] + 1} names {len(header)} columns, the rows have {fields}")
+            warnings.append(
+                say(
+                    "line {line} names {names} columns, the rows have {fields}",
+                    line=header_lines[0] + 1,
+                    names=len(header),
+                    fields=fields,
+                )
+            )
         header = (header + [f"Column {i + 1}" for i in range(len(header), fields)])[:fields]
     units = (units + [""] * fields)[:fields]
     return Layout(
@@ -188,7 +196,7 @@ def _header(
         elif above:
             break
     if not above:
-        return [], [], (), ["the log has no header: its columns are called Column 1, Column 2 and so on"]
+        return [], [], (), [say("the log has no header: its columns are called Column 1, Column 2 and so on")]
     last_i, last = above[0]
     if len(above) > 1:
         before_i, before = above[1]

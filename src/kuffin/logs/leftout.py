@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import LogError
+from kuffin.core.base.saying import say
 from kuffin.logs.clock import clock_kind
 from kuffin.logs.header import fold, is_unit_row, split_names, without_brackets
 from kuffin.logs.layout import Layout, is_value, split_line
@@ -48,13 +49,19 @@ class _Again:
             other = [
                 u for (_, u), n in zip(self._columns, now, strict=True) if u and n.strip("-") and fold(n) != fold(u)
             ]
-            what = "other units" if other else ""
+            what = say("other units") if other else ""
         else:
             found = [(n.name.casefold(), (n.unit or "").casefold()) for n in split_names(cells)]
             names, before = [n for n, _ in found], [n for n, _ in self._columns]
             same = [a == b for a, b in zip(names, before, strict=True)]
             other = [u for (_, u), (_, b) in zip(found, self._columns, strict=True) if u and b and u != b]
-            what = "" if all(same) and not other else "other units" if all(same) else "other columns, or another order"
+            what = (
+                ""
+                if all(same) and not other
+                else say("other units")
+                if all(same)
+                else say("other columns, or another order")
+            )
         if what:
             raise LogError(
                 "{file}: line {line} is a header again, with {what} than the first; split the file there and add both parts",
@@ -76,7 +83,7 @@ def count_left_out(
     unreadable = np.flatnonzero(~readable)
     for i in unreadable[:MOST_ODD].tolist():
         if i not in rows.unclear:  # a day that there is not
-            reasons.append((int(lines[i]), "has an unreadable clock"))
+            reasons.append((int(lines[i]), say("has an unreadable clock")))
             continue
         cells = split_line(rows.unclear[i], layout.delimiter)
         clock = " ".join(cells[j] for j in choice.columns if j < len(cells))
@@ -89,7 +96,7 @@ def count_left_out(
             continue  # a summary at the end
         if not any(is_value(c) for k, c in enumerate(cells) if k not in choice.columns):
             continue
-        reasons.append((int(lines[i]), "has an unreadable clock"))
+        reasons.append((int(lines[i]), say("has an unreadable clock")))
     for line, text in rows.odd:
         cells = split_line(text, layout.delimiter)
         if text.lstrip().startswith(("#", "//")) or _is_headerish(cells, header):
@@ -102,18 +109,25 @@ def count_left_out(
         if (timed and len(filled) > 1) or (
             sum(map(is_value, filled)) >= 0.5 * len(filled) and len(filled) >= 0.5 * layout.fields
         ):
-            reasons.append((line, f"has {len(cells)} of {layout.fields} fields"))
+            reasons.append((line, say("has {n} of {fields} fields", n=len(cells), fields=layout.fields)))
     unseen = max(0, unreadable.size - MOST_ODD)
-    warnings = []
+    warnings: list[str] = []
     if reasons:
         reasons.sort()
         line, why = reasons[0]
         count = len(reasons) + unseen
-        plural = "1 row" if count == 1 else f"{count} rows"
-        warnings.append(f"{plural} could not be read: line {line + 1} {why}")
+        told = (
+            say("1 row could not be read: line {line} {why}", line=line + 1, why=why)
+            if count == 1
+            else say("{n} rows could not be read: line {line} {why}", n=count, line=line + 1, why=why)
+        )
+        warnings.append(told)
         if len(reasons) > max(5, 0.05 * int(readable.sum())):
             warnings.append(
-                f"from line {line + 1} on the columns seem to change; those rows were left out, so split the file there to read both parts"
+                say(
+                    "from line {line} on the columns seem to change; those rows were left out, so split the file there to read both parts",
+                    line=line + 1,
+                )
             )
     return len(reasons) + unseen + rows.odd_unseen, warnings
 

@@ -85,7 +85,10 @@ def _read(log: LogText, path: Path, told: ToldOfLog, progress: Progress | None) 
         )
     if found.open_cell:
         layout.warnings.append(
-            f"“{found.open_cell}” was read with a decimal point; the log does not say whether the point marks thousands"
+            say(
+                "“{cell}” was read with a decimal point; the log does not say whether the point marks thousands",
+                cell=found.open_cell,
+            )
         )
     layout.decimal = found.sign
     choice = find_clock(names, layout.sample, layout.decimal)
@@ -200,7 +203,7 @@ def _assemble(
     notes += [
         *parsed.warnings,
         *ran_on,
-        *(["some rows were out of order and have been sorted by time"] if swapped else []),
+        *([say("some rows were out of order and have been sorted by time")] if swapped else []),
     ]
     channels = []
     unique = unique_names([c.name or f"Column {j + 1}" for j, c in enumerate(names)])
@@ -214,9 +217,18 @@ def _assemble(
             continue
         if 0 < read.odd <= numbers and read.example is not None:  # more of them: words, with a number here and there
             row, cell = read.example
-            cells = "1 cell" if read.odd == 1 else f"{read.odd} cells"
+            there = {"name": unique[j], "line": int(lines[row]) + 1, "cell": cell[:40]}
             notes.append(
-                f"{cells} of “{unique[j]}” could not be read as numbers and count as missing: line {lines[row] + 1}, “{cell[:40]}”"
+                say(
+                    "1 cell of “{name}” could not be read as a number and counts as missing: line {line}, “{cell}”",
+                    **there,
+                )
+                if read.odd == 1
+                else say(
+                    "{n} cells of “{name}” could not be read as numbers and count as missing: line {line}, “{cell}”",
+                    n=read.odd,
+                    **there,
+                )
             )
         channels.append(
             LogChannel(

@@ -12,6 +12,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import CompareError, LogError
+from kuffin.core.base.saying import say
 from kuffin.core.compare import MountValue
 from kuffin.logs.encoding import open_text
 from kuffin.logs.values import is_missing, parse_number
@@ -155,10 +156,10 @@ def rows_by_mount(
             None if round_at is None else row[round_at],
         )
         groups.setdefault(key, []).append(numbers)
-    warnings = (
-        [f"{blank} rows with blanks were left out"]
+    warnings: list[str] = (
+        [say("{n} rows with blanks were left out", n=blank)]
         if blank > 1
-        else ["1 row with a blank was left out"]
+        else [say("1 row with a blank was left out")]
         if blank
         else []
     )
@@ -169,7 +170,11 @@ def rows_by_mount(
         twice = [k for k, c in seen.items() if c > 1]
         if twice:
             warnings.append(
-                f"mount {twice[0][2]} of {twice[0][0]} stands in several rounds; each is taken for a mount of its own"
+                say(
+                    "mount {mount} of {candidate} stands in several rounds; each is taken for a mount of its own",
+                    mount=twice[0][2],
+                    candidate=twice[0][0],
+                )
             )
     found = [
         (MountValue(candidate=candidate, mount=m, value=float("nan"), round=r, sample=s), np.asarray(numbers, float))

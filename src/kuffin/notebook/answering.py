@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from sqlalchemy import select
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.saying import say
 from kuffin.notebook.entities import Answer, Exclusion, Mark, Mount, Run
 from kuffin.notebook.store import Notebook
 
@@ -20,7 +21,7 @@ def accept(notebook: Notebook, mount_id: int, label: str, kinds: Sequence[str], 
         Without a reason.
     """
     reason = _reason(reason, "a finding is accepted only with a reason; say in a few words why the mount counts")
-    with notebook.edit(f"accept what was found about {label}") as session:
+    with notebook.edit(say("accept what was found about {label}", label=label)) as session:
         for kind in kinds:
             for old in session.scalars(select(Answer).where(Answer.mount_id == mount_id, Answer.kind == kind)):
                 session.delete(old)
@@ -29,7 +30,7 @@ def accept(notebook: Notebook, mount_id: int, label: str, kinds: Sequence[str], 
 
 def withdraw(notebook: Notebook, mount_id: int, label: str, kinds: Sequence[str]) -> None:
     """Open findings of these kinds again."""
-    with notebook.edit(f"open what was found about {label} again") as session:
+    with notebook.edit(say("open what was found about {label} again", label=label)) as session:
         for old in session.scalars(select(Answer).where(Answer.mount_id == mount_id)):
             if old.kind in kinds or old.kind == "*":
                 session.delete(old)
@@ -44,7 +45,7 @@ def remount(notebook: Notebook, mount_id: int, label: str, reason: str) -> int:
         Without a reason.
     """
     reason = _reason(reason, "a mount is made again only with a reason; say in a few words what spoilt this one")
-    return _next_state(notebook, mount_id, f"remount {label}", f"mounted again: {reason}")
+    return _next_state(notebook, mount_id, say("remount {label}", label=label), f"mounted again: {reason}")
 
 
 def repair(notebook: Notebook, mount_id: int, label: str, done: str) -> int:
@@ -56,7 +57,7 @@ def repair(notebook: Notebook, mount_id: int, label: str, done: str) -> int:
         Where it is not said what is done.
     """
     done = _reason(done, "say in a few words what is repaired: thicker pads, screws tightened again")
-    return _next_state(notebook, mount_id, f"repair {label}", f"repaired: {done}")
+    return _next_state(notebook, mount_id, say("repair {label}", label=label), f"repaired: {done}")
 
 
 def _next_state(notebook: Notebook, mount_id: int, what: str, reason: str) -> int:
@@ -84,14 +85,14 @@ def could_not_finish(notebook: Notebook, mount_id: int, label: str, reason: str)
         Without a reason.
     """
     reason = _reason(reason, "what could not be finished needs a word on why: shut down, past its limit")
-    with notebook.edit(f"note that {label} could not be finished") as session:
+    with notebook.edit(say("note that {label} could not be finished", label=label)) as session:
         run = _last_run(session.get_one(Mount, mount_id))
         session.add(Mark(run_id=run.id, at_s=run.duration_s, kind="failed", text=reason))
 
 
 def did_finish(notebook: Notebook, mount_id: int, label: str) -> None:
     """Take back that a mount's runs could not be finished."""
-    with notebook.edit(f"note that {label} was finished") as session:
+    with notebook.edit(say("note that {label} was finished", label=label)) as session:
         for run in session.get_one(Mount, mount_id).live_runs:
             for mark in run.marks:
                 if mark.kind == "failed":

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from contextlib import suppress
 from dataclasses import dataclass
 from typing import Any
@@ -10,6 +11,7 @@ from sqlalchemy import delete, or_, select, text
 from sqlalchemy.orm import Session
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.saying import Saying, say
 from kuffin.notebook.entities import (
     Answer,
     Attachment,
@@ -54,54 +56,47 @@ class Binned:
     binned_at: str
 
 
-_KINDS: dict[str, type[Binnable]] = {
-    "study": Study,
-    "candidate": Candidate,
-    "mount": Mount,
-    "run": Run,
-    "part": Part,
-    "sample": Sample,
-    "bench": Bench,
-    "instrument": Instrument,
-    "protocol": Protocol,
-    "curve": Curve,
-    "attachment": Attachment,
+@dataclass(frozen=True)
+class _Kind:
+    entity: type[Binnable]
+    said: Callable[[Any], Saying]
+
+
+_KINDS: dict[str, _Kind] = {
+    "study": _Kind(Study, lambda s: say("study “{name}”", name=s.name)),
+    "candidate": _Kind(Candidate, lambda c: say("candidate {name}", name=c.name)),
+    "mount": _Kind(Mount, lambda m: say("{name}, round {round}", name=m.candidate.name, round=m.round)),
+    "run": _Kind(Run, lambda r: say("run {source}", source=r.source)),
+    "part": _Kind(Part, lambda p: say("part {name}", name=p.name)),
+    "sample": _Kind(Sample, lambda s: say("{name}, sample {label}", name=s.part.name, label=s.label)),
+    "bench": _Kind(Bench, lambda b: say("bench “{name}”", name=b.name)),
+    "instrument": _Kind(Instrument, lambda i: say("instrument {name}", name=i.name)),
+    "protocol": _Kind(Protocol, lambda p: say("protocol “{name}”", name=p.name)),
+    "curve": _Kind(Curve, lambda c: say("curve of {name}", name=c.part.name)),
+    "attachment": _Kind(
+        Attachment,
+        lambda a: say("recording {name}", name=a.name) if a.kind in RECORDINGS else say("photo {name}", name=a.name),
+    ),
 }
-
-
 # an edit that is undone and then given up leaves these: they came from outside, and may be nowhere else
 _NEVER_UNDONE_AWAY = {"run", "attachment"}
-
-
-def _label(kind: str, item: Any) -> str:
-    if kind == "mount":
-        return f"{item.candidate.name}, round {item.round}"
-    if kind == "sample":
-        return f"{item.part.name}, sample {item.label}"
-    if kind == "run":
-        return f"run {item.source}"
-    if kind == "curve":
-        return f"{item.kind} of {item.part.name}"
-    if kind == "attachment":
-        return f"{'recording' if item.kind in RECORDINGS else 'photo'} {item.name}"
-    return f"{kind} “{item.name}”" if kind in {"study", "protocol", "bench"} else f"{kind} {item.name}"
 
 
 def contents(notebook: Notebook) -> list[Binned]:
     """What lies in the bin, newest first."""
     out = []
     with notebook.session() as session:
-        for kind, entity in _KINDS.items():
-            for item in session.scalars(select(entity).where(entity.binned_at.is_not(None))):
-                if item.binned_at != BY_UNDO or kind in _NEVER_UNDONE_AWAY:
-                    out.append(Binned(kind, item.id, _label(kind, item), item.binned_at or ""))
+        for key, kind in _KINDS.items():
+            for item in session.scalars(select(kind.entity).where(kind.entity.binned_at.is_not(None))):
+                if item.binned_at != BY_UNDO or key in _NEVER_UNDONE_AWAY:
+                    out.append(Binned(key, item.id, kind.said(item), item.binned_at or ""))
     return sorted(out, key=lambda b: b.binned_at, reverse=True)
 
 
 def restore(notebook: Notebook, item: Binned) -> None:
     """Take something out of the bin, and what it belongs to."""
-    with notebook.edit(f"take {item.label} out of the bin") as session:
-        _take_out(session, _KINDS[item.kind], item.id)
+    with notebook.edit(say("take {label} out of the bin", label=item.label)) as session:
+        _take_out(session, _KINDS[item.kind].entity, item.id)
 
 
 def _take_out(session: Session, entity: type[Base], at: int) -> None:

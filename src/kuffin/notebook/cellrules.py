@@ -9,8 +9,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from sqlalchemy import JSON, Boolean, Column, Float, Integer, LargeBinary, String, Table
+from sqlalchemy import JSON, Boolean, Column, Float, Integer, LargeBinary, Table
 
+from kuffin.core.base.saying import say
 from kuffin.core.bench.parts import KINDS
 from kuffin.core.bench.undertest import KINDS as UNDER_TEST
 from kuffin.core.bench.undertest import PAIRS
@@ -85,30 +86,30 @@ def look_at(table: Table, column: Column[Any], value: Any, row: Mapping[str, Any
     """
     key = table.name, column.name
     if value is None:
-        return None if column.nullable else _in_its_place(column, "is missing")
+        return None if column.nullable else _in_its_place(column, say("is missing"))
     kind = column.type
     if isinstance(kind, JSON):
         return _json(table, column, value, row)
     if isinstance(kind, LargeBinary):
-        return None if isinstance(value, bytes) else _in_its_place(column, "is no data")
+        return None if isinstance(value, bytes) else _in_its_place(column, say("is no data"))
     if isinstance(kind, (Integer, Boolean)):
         if not isinstance(value, int) or (isinstance(kind, Boolean) and value not in {0, 1}):
-            return _in_its_place(column, "is no whole number")
+            return _in_its_place(column, say("is no whole number"))
         if not 0 < value < 2**53 and column.primary_key:
-            return Spoilt(lost=True, what="has an impossible number")
+            return Spoilt(lost=True, what=say("has an impossible number"))
     elif isinstance(kind, Float):
         if not isinstance(value, (int, float)) or not math.isfinite(value) or abs(value) > 1e12:
-            return _in_its_place(column, "is no number")
+            return _in_its_place(column, say("is no number"))
     elif not isinstance(value, str) or len(value) > _LONGEST_TEXT or not _sound_text(value):
-        return _in_its_place(column, "is no text")
+        return _in_its_place(column, say("is no text"))
     if key in _BETWEEN and not _BETWEEN[key][0] <= value <= _BETWEEN[key][1]:
-        return _in_its_place(column, "is out of all bounds")
+        return _in_its_place(column, say("is out of all bounds"))
     if isinstance(kind, (Integer, Float)) and abs(value) > 1e15:
-        return _in_its_place(column, "is out of all bounds")
+        return _in_its_place(column, say("is out of all bounds"))
     if key in _ONE_OF and value not in _ONE_OF[key]:
-        return _in_its_place(column, f"is “{str(value)[:40]}”, which this Kuffin does not know")
+        return _in_its_place(column, say("is “{value}”, which this Kuffin does not know", value=str(value)[:40]))
     if column.name in _MOMENTS and not _is_moment(value):
-        return _in_its_place(column, "is no moment")
+        return _in_its_place(column, say("is no moment"))
     return None
 
 
@@ -126,11 +127,11 @@ def _is_moment(value: str) -> bool:
 
 
 def _in_its_place(column: Column[Any], what: str) -> Spoilt:
-    said = f"its {column.name.replace('_', ' ')} {what}"
+    said = say("its {column} {what}", column=column.name.replace("_", " "), what=what)
     if column.nullable:
         return Spoilt(None, what=said)
     default = usual(column)
-    if default is _SPOILT and isinstance(column.type, String) and (column.table.name, column.name) not in _ONE_OF:
+    if default is _SPOILT and column.type.python_type is str and (column.table.name, column.name) not in _ONE_OF:
         return Spoilt("(damaged)", what=said)
     if default is _SPOILT:
         return Spoilt(lost=True, what=said)
@@ -157,7 +158,7 @@ def _json(table: Table, column: Column[Any], value: Any, row: Mapping[str, Any])
         form = sheet_values(str(row.get("kind")))
     else:
         form = FORMS[key]
-    said = f"its {column.name.replace('_', ' ')}"
+    named = column.name.replace("_", " ")
     try:
         if not isinstance(value, str) or len(value) > _LONGEST_JSON or not _sound_text(value):
             raise ValueError
@@ -165,9 +166,13 @@ def _json(table: Table, column: Column[Any], value: Any, row: Mapping[str, Any])
         if _depth(found) > _DEEPEST:
             raise ValueError
     except (ValueError, RecursionError):
-        return Spoilt(json.dumps(form(None)[0]), what=f"{said} cannot be read")
+        return Spoilt(json.dumps(form(None)[0]), what=say("its {column} cannot be read", column=named))
     sound, left = form(found)
-    return Spoilt(json.dumps(sound), what=f"{said}: {', '.join(left[:5])}") if left else None
+    return (
+        Spoilt(json.dumps(sound), what=say("its {column}: {left}", column=named, left=", ".join(left[:5])))
+        if left
+        else None
+    )
 
 
 def _depth(value: Any) -> int:

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from typing import Any
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.saying import say
 from kuffin.core.flow.accuracy import read_accuracy
 from kuffin.core.flow.curvekinds import checked_rows, curve_kind
 from kuffin.notebook.entities import Curve, Part, now_text
@@ -25,7 +26,7 @@ def add_curve(
     found = curve_kind(kind)
     rows = checked_rows(found, points)
     _look_at(values)
-    with notebook.edit(f"add {found.label}") as session:
+    with notebook.edit(say("add {label}", label=found.label)) as session:
         part = session.get_one(Part, part_id)
         curve = Curve(part_id=part.id, kind=kind, points=rows, **{"measured_on": now_text()[:10], **values})
         session.add(curve)

@@ -12,6 +12,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.saying import say
 from kuffin.core.bench.devices import cooled_by, device_in_words
 from kuffin.core.bench.testsettings import Value
 from kuffin.core.bench.undertest import kind_under_test
@@ -197,7 +198,9 @@ def add_logs(
     for run in runs:
         if not run.candidate.strip() and run.mount_id is None:
             raise NotebookError("{file}: say which candidate this log belongs to", file=run.table.file)
-    label = label or (f"add {runs[0].table.file}" if len(runs) == 1 else f"add {len(runs)} logs")
+    label = label or (
+        say("add {file}", file=runs[0].table.file) if len(runs) == 1 else say("add {n} logs", n=len(runs))
+    )
     with notebook.edit(label, tell=tell) as session:
         first = not session.scalar(
             select(Run.id)
@@ -328,13 +331,13 @@ def leave_out(notebook: Notebook, mount_id: int, label: str, reason: str) -> Non
     reason = reason.strip()
     if not reason:
         raise NotebookError("a mount is left out only with a reason; say in a few words what spoilt it")
-    with notebook.edit(f"leave out {label}") as session:
+    with notebook.edit(say("leave out {label}", label=label)) as session:
         session.add(Exclusion(mount_id=mount_id, reason=reason))
 
 
 def take_back_in(notebook: Notebook, mount_id: int, label: str) -> None:
     """Let a mount count again."""
-    with notebook.edit(f"take {label} back in") as session:
+    with notebook.edit(say("take {label} back in", label=label)) as session:
         for exclusion in session.scalars(select(Exclusion).where(Exclusion.mount_id == mount_id)):
             session.delete(exclusion)
 
@@ -384,5 +387,5 @@ def one_mount(notebook: Notebook, mount_id: int, tests: MappingType[int, ToldCon
 
 def to_bin(notebook: Notebook, kind: type[Binnable], item_id: int, label: str) -> None:
     """Put something into the bin."""
-    with notebook.edit(f"put {label} into the bin") as session:
+    with notebook.edit(say("put {label} into the bin", label=label)) as session:
         session.get_one(kind, item_id).binned_at = now_text()

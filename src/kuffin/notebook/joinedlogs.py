@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.saying import say
 from kuffin.logs.table import LogTable
 from kuffin.notebook.channels import keep_channels
 from kuffin.notebook.entities import Run
@@ -33,7 +34,7 @@ def join_log(
     NotebookError
         Where the run is itself a further log, or is no longer there.
     """
-    with notebook.edit(f"join {table.file}") as session:
+    with notebook.edit(say("join {file}", file=table.file)) as session:
         base = session.get(Run, run_id)
         if base is None or base.joins_id is not None:
             raise NotebookError("a log is joined to a run of a mount; choose one on the loom")

@@ -8,12 +8,14 @@ from __future__ import annotations
 
 from typing import Any
 
-from sqlalchemy import Table, delete, event, insert, inspect, select, update
+from sqlalchemy import Table, delete, event, func, insert, inspect, select, update
 from sqlalchemy.orm import Session
 
+from kuffin.core.base.saying import Saying, say
 from kuffin.notebook.entities import Base, Blob, Channel, Chunk, Edit, Reading
 
 _NOT_KEPT = (Blob, Chunk, Edit, Reading)
+_MOST_KEPT = 200
 BY_UNDO = "undone"
 
 Change = dict[str, Any]
@@ -52,13 +54,26 @@ def _table(name: str) -> Table:
     return Base.metadata.tables[name]
 
 
+def keep(session: Session, label: str, changes: list[Change]) -> None:
+    """Keep an edit; what was undone before it cannot be done again, and the oldest are forgotten."""
+    session.execute(delete(Edit).where(Edit.undone))
+    session.add(Edit(label=_said(label), changes=changes))
+    session.flush()
+    newest = session.scalar(select(func.max(Edit.id)))
+    session.execute(delete(Edit).where(Edit.id <= (newest or 0) - _MOST_KEPT))
+
+
 def merge(session: Session, after: int, label: str) -> None:
     """Make the edits after one a single one."""
     edits = session.scalars(select(Edit).where(Edit.id > after).order_by(Edit.id)).all()
     for edit in edits[1:]:
         session.delete(edit)
     if edits:
-        edits[0].label, edits[0].changes = label, [c for e in edits for c in e.changes]
+        edits[0].label, edits[0].changes = _said(label), [c for e in edits for c in e.changes]
+
+
+def _said(label: str) -> Saying:
+    return label if isinstance(label, Saying) else say(label)
 
 
 def runs_made(changes: list[Change]) -> set[int]:

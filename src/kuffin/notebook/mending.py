@@ -15,6 +15,8 @@ from typing import Any
 from sqlalchemy import LargeBinary, Table
 
 from kuffin.core.base.errors import KuffinError, NotebookError
+from kuffin.core.base.language import mark
+from kuffin.core.base.saying import say
 from kuffin.notebook.cellrules import look_at, sound_changes
 from kuffin.notebook.entities import Base
 from kuffin.notebook.heldfile import TimedConnection, connect
@@ -54,7 +56,7 @@ def look_over(db: sqlite3.Connection) -> Damage:
     for said, sql in _TOGETHER:
         found = [r for (r,) in db.execute(sql)]
         if found:
-            damage.said.append(f"{len(found)} {said}" if len(found) > 1 else f"1 {said}")
+            damage.said.append(say("{n} {said}", n=len(found), said=say(said)))
             table = Base.metadata.tables[sql.split('"')[1]]
             for row_id in found:
                 damage.drop(table, row_id)
@@ -63,7 +65,7 @@ def look_over(db: sqlite3.Connection) -> Damage:
     broken = db.execute("PRAGMA foreign_key_check").fetchall()
     if broken:
         named = ", ".join(sorted({str(b[0]) for b in broken})[:4])
-        damage.said.append(f"{len(broken)} rows belong to something that is not there ({named})")
+        damage.said.append(say("{n} rows belong to something that is not there ({named})", n=len(broken), named=named))
     return damage
 
 
@@ -87,7 +89,9 @@ def _look_at_row(table: Table, row_id: int, row: dict[str, Any], damage: Damage)
             continue
         name = row.get("name") or row.get("label") or row_id
         damage.said.append(
-            f"{table.name} {str(name)[:40]}: {spoilt.what}" + (", so it is left out" if spoilt.lost else "")
+            say("{row}: {what}, so it is left out", row=f"{table.name} {str(name)[:40]}", what=spoilt.what)
+            if spoilt.lost
+            else say("{row}: {what}", row=f"{table.name} {str(name)[:40]}", what=spoilt.what)
         )
         if spoilt.lost:
             damage.drop(table, row_id)
@@ -98,19 +102,19 @@ def _look_at_row(table: Table, row_id: int, row: dict[str, Any], damage: Damage)
 # what must hold between rows: in words, and which rows go
 _TOGETHER = (
     (
-        "blocks of samples have not the size they say",
+        mark("blocks of samples have not the size they say"),
         'SELECT rowid FROM "chunk" WHERE length(data) != rows * columns * 8 OR columns != '
         "1 + (SELECT count(*) FROM channel WHERE channel.run_id = chunk.run_id)",
     ),
-    ("windows end before they begin", 'SELECT rowid FROM "window" WHERE NOT begin_s < end_s'),
+    (mark("windows end before they begin"), 'SELECT rowid FROM "window" WHERE NOT begin_s < end_s'),
     (
-        "logs join a run that is none",
+        mark("logs join a run that is none"),
         'SELECT rowid FROM "run" AS r WHERE joins_id IS NOT NULL AND NOT EXISTS '
         "(SELECT 1 FROM run AS o WHERE o.id = r.joins_id AND o.joins_id IS NULL AND o.mount_id = r.mount_id)",
     ),
-    ("claims compare a candidate with itself", 'SELECT rowid FROM "claim" WHERE candidate_id = against_id'),
+    (mark("claims compare a candidate with itself"), 'SELECT rowid FROM "claim" WHERE candidate_id = against_id'),
     (
-        "rows have the number of another",
+        mark("rows have the number of another"),
         'SELECT rowid FROM "channel" AS c WHERE EXISTS (SELECT 1 FROM channel AS o WHERE o.run_id = c.run_id AND '
         "o.position = c.position AND o.rowid < c.rowid)",
     ),
@@ -132,7 +136,12 @@ def _names_once(db: sqlite3.Connection, damage: Damage) -> None:
             if fresh != name:
                 damage.put(Base.metadata.tables[table], row_id, "name", fresh)
                 damage.said.append(
-                    f"{table} “{told[:40]}” has a name that another has, or none: it is called “{fresh[:44]}”"
+                    say(
+                        "{table} “{name}” has a name that another has, or none: it is called “{fresh}”",
+                        table=table,
+                        name=told[:40],
+                        fresh=fresh[:44],
+                    )
                 )
 
 
@@ -143,7 +152,7 @@ def _history(db: sqlite3.Connection, damage: Damage) -> None:
         except (ValueError, TypeError, RecursionError):
             sound = False
         if not sound:
-            damage.said.append("the history for Undo cannot be read, so it is left out")
+            damage.said.append(say("the history for Undo cannot be read, so it is left out"))
             damage.statements.append(('DELETE FROM "edit"', ()))
             return
         del row_id
@@ -214,4 +223,4 @@ def look_over_again(db: sqlite3.Connection) -> Damage:
 def words(said: list[str]) -> list[str]:
     """What is said of a damage, not more than one reads."""
     more = len(said) - _MOST_SAID
-    return [*said[:_MOST_SAID], f"and {more} more"] if more > 0 else said
+    return [*said[:_MOST_SAID], say("and {more} more", more=more)] if more > 0 else said

@@ -14,6 +14,7 @@ from kuffin.core.base.csvtext import cell
 from kuffin.core.base.csvtext import plain as plain_cell
 from kuffin.core.base.errors import BenchError, NotebookError
 from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.saying import say
 from kuffin.core.bench.parts import KINDS, kind_of, read_field, show_field
 from kuffin.notebook.entities import Part, Sample
 from kuffin.notebook.store import Notebook
@@ -188,7 +189,7 @@ def add_parts(notebook: Notebook, read: Sequence[ReadPart]) -> tuple[int, int]:
     from sqlalchemy.orm import selectinload
 
     added = changed = 0
-    with notebook.edit(f"read {len(read)} parts") as session:
+    with notebook.edit(say("read {n} parts", n=len(read))) as session:
         there = {
             (p.kind, p.name.lower()): p
             for p in session.scalars(select(Part).where(Part.binned_at.is_(None)).options(selectinload(Part.samples)))

@@ -11,6 +11,7 @@ from typing import TYPE_CHECKING
 from sqlalchemy import func, select
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.saying import say
 from kuffin.notebook.entities import Attachment, Blob, now_text
 from kuffin.notebook.entities.preparing import RECORDINGS
 from kuffin.notebook.store import Notebook
@@ -98,7 +99,7 @@ def add_photo(
     except OSError as error:
         raise NotebookError("{name}: cannot be read ({strerror})", name=path.name, strerror=error.strerror) from None
     open_photo(data, path.name, 256)
-    with notebook.edit(f"add the photo {path.name}", tell=tell) as session:
+    with notebook.edit(say("add the photo {name}", name=path.name), tell=tell) as session:
         attachment = Attachment(mount_id=mount_id, part_id=part_id, kind=kind, name=path.name)
         session.add(attachment)
         session.flush()

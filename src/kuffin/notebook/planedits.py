@@ -9,6 +9,8 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.base.errors import CompareError, NotebookError
+from kuffin.core.base.numbers import outside
+from kuffin.core.base.saying import say
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import Step, check, to_plain
@@ -28,8 +30,9 @@ def set_plan(notebook: Notebook, study_id: int, label: str, **values: Any) -> No
 
 def set_same(notebook: Notebook, study_id: int, key: str, same: bool) -> None:
     """Promise that a setting stays the same for all candidates, or take that back."""
-    label = SETTINGS[key].spoken
-    with notebook.edit(f"promise to keep the {label} the same" if same else f"no longer promise the same {label}") as s:
+    setting = say(SETTINGS[key].spoken)
+    promised = say("promise to keep the {setting} the same", setting=setting)
+    with notebook.edit(promised if same else say("no longer promise the same {setting}", setting=setting)) as s:
         study = s.get_one(Study, study_id)
         study.same = [k for k in study.same if k != key] + ([key] if same else [])
 
@@ -38,7 +41,8 @@ def answer_difference(notebook: Notebook, study_id: int, key: str, label: str, r
     """Write down why something that differs between candidates stays so, or (None) take the reason back."""
     if reason is not None and not reason.strip():
         raise NotebookError("what differs stays only with a reason; say in a few words why")
-    with notebook.edit(f"give a reason: {label}" if reason else f"take back the reason: {label}") as session:
+    done = say("give a reason: {label}", label=label) if reason else say("take back the reason: {label}", label=label)
+    with notebook.edit(done) as session:
         study = session.get_one(Study, study_id)
         kept = {k: v for k, v in study.fair_because.items() if k != key}
         study.fair_because = {**kept, key: reason.strip()} if reason else kept
@@ -54,15 +58,9 @@ def configure(notebook: Notebook, candidate_id: int, key: str, value: object) ->
     """
     setting = SETTINGS[key]
     if setting.kind == "number" and isinstance(value, (int, float)) and not setting.low <= value <= setting.high:
-        raise NotebookError(
-            "{spoken}: {value:g} {unit} is outside {low:g} to {high:g} {unit}",
-            spoken=setting.spoken,
-            value=value,
-            unit=setting.unit,
-            low=setting.low,
-            high=setting.high,
-        )
-    with notebook.edit(f"set the {setting.spoken}") as session:
+        said = outside(value, setting.low, setting.high, setting.unit)
+        raise NotebookError("{label}: {said}", label=say(setting.spoken), said=said)
+    with notebook.edit(say("set the {setting}", setting=say(setting.spoken))) as session:
         candidate = session.get_one(Candidate, candidate_id)
         kept = {k: v for k, v in candidate.configuration.items() if k != key}
         candidate.configuration = kept if value in (None, "") else {**kept, key: value}
@@ -70,7 +68,7 @@ def configure(notebook: Notebook, candidate_id: int, key: str, value: object) ->
 
 def configure_alike(notebook: Notebook, study_id: int, key: str, value: object) -> None:
     """Set one thing alike for all candidates: the way to mend a difference."""
-    with notebook.edit(f"the same {SETTINGS[key].spoken} for all") as session:
+    with notebook.edit(say("the same {setting} for all", setting=say(SETTINGS[key].spoken))) as session:
         for candidate in session.scalars(select(Candidate).where(Candidate.study_id == study_id)):
             kept = {k: v for k, v in candidate.configuration.items() if k != key}
             candidate.configuration = kept if value in (None, "") else {**kept, key: value}
@@ -363,7 +361,7 @@ def keep_protocol(
     if not name.strip():
         raise NotebookError("a protocol needs a name, such as “the usual three steps”")
     check(steps)
-    with notebook.edit(f"keep the protocol {name.strip()}") as session:
+    with notebook.edit(say("keep the protocol {name}", name=name.strip())) as session:
         protocol = session.get(Protocol, protocol_id) if protocol_id is not None else None
         if protocol is None:
             protocol = Protocol(name=name.strip())

@@ -9,6 +9,7 @@ from typing import Any
 from sqlalchemy import select
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.saying import say
 from kuffin.notebook.entities import Mount, Sheet, Tick, now_text
 from kuffin.notebook.store import Notebook
 
@@ -32,7 +33,7 @@ def prepared(notebook: Notebook, mount_id: int) -> Prepared:
 def tick(notebook: Notebook, mount_id: int, key: str, text: str, done: bool, seconds: float | None = None) -> None:
     """Tick a step, or take the tick back; the first tick begins the mount."""
     short = text.split(";")[0].split(",")[0].rstrip(".")
-    with notebook.edit(f"tick “{short}”" if done else f"untick “{short}”") as session:
+    with notebook.edit(say("tick “{short}”", short=short) if done else say("untick “{short}”", short=short)) as session:
         found = session.scalars(select(Tick).where(Tick.mount_id == mount_id, Tick.key == key)).first()
         if found is None:
             found = Tick(mount_id=mount_id, key=key, text=text)
@@ -57,10 +58,10 @@ def note_step(notebook: Notebook, mount_id: int, key: str, text: str, note: str)
 
 def keep_sheet(notebook: Notebook, mount_id: int, kind: str, values: dict[str, Any]) -> None:
     """Keep what was typed for one of a mount's sums."""
-    with notebook.edit(f"fill in the {kind} sheet") as session:
+    with notebook.edit(say("fill in the {kind} sheet", kind=say(kind))) as session:
         found = session.scalars(select(Sheet).where(Sheet.mount_id == mount_id, Sheet.kind == kind)).first()
         if found is None:
-            found = Sheet(mount_id=mount_id, kind=kind)
+            found = Sheet(mount_id=mount_id, kind=say(kind))
             session.add(found)
         found.values = values
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from typing import Any
 
+from kuffin.core.base.saying import say
 from kuffin.notebook.entities import Study
 from kuffin.notebook.store import Notebook
 
@@ -23,7 +24,9 @@ def order_sections(notebook: Notebook, study_id: int, order: Sequence[str]) -> N
 def switch_section(notebook: Notebook, study_id: int, key: str, title: str, on: bool) -> None:
     """Let a section stand in the page, or not."""
     kept = dict(notebook.study(study_id).published.get("switched") or {})
-    label = f"show “{title}” in the page" if on else f"leave “{title}” out of the page"
+    label = (
+        say("show “{title}” in the page", title=title) if on else say("leave “{title}” out of the page", title=title)
+    )
     _change(notebook, study_id, label, "switched", {**kept, key: on})
 
 

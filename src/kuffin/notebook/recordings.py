@@ -10,6 +10,8 @@ from typing import Any
 from sqlalchemy import select
 
 from kuffin.core.base.errors import KuffinError, NotebookError, TraceError
+from kuffin.core.base.numbers import outside
+from kuffin.core.base.saying import say
 from kuffin.core.sound.heard import Heard, heard_from_plain
 from kuffin.core.sound.levels import look_at_recording, sensitivity
 from kuffin.logs.audio import Recording, as_flac, read_recording, read_sound
@@ -69,7 +71,7 @@ def add_recording(
     about |= {"channel": float(found.channel)}
     if condition:
         about["load"] = condition
-    with notebook.edit(f"add the {kind} {path.name}", tell=tell) as session:
+    with notebook.edit(say("add the {kind} {name}", kind=say(kind), name=path.name), tell=tell) as session:
         kept = Attachment(
             mount_id=mount_id,
             run_id=run_id,
@@ -161,9 +163,7 @@ def set_sound(notebook: Notebook, bench_id: int, **values: Any) -> None:
     }.items():
         value = values.get(key)
         if value is not None and not low <= value <= high:
-            raise NotebookError(
-                "{value:g} {unit} is outside {low:g} to {high:g} {unit}", value=value, unit=unit, low=low, high=high
-            )
+            raise NotebookError(outside(value, low, high, unit))
     with notebook.edit("say how recordings are made") as session:
         bench = session.get_one(Bench, bench_id)
         bench.sound = {k: v for k, v in {**bench.sound, **values}.items() if v is not None}

@@ -9,6 +9,8 @@ from pathlib import Path
 
 from platformdirs import user_documents_dir
 
+from kuffin.core.base.saying import Saying, say
+
 
 def rescue_place(path: Path) -> Path:
     """A free name for what is rescued: beside the file, else among the person's documents, at home or in the temporary folder."""
@@ -33,11 +35,24 @@ def free_name(folder: Path, stem: str, suffix: str) -> Path:
     return place
 
 
-def rescued_words(before: Path, rescue: Path, replaced: bool) -> str:
+def moved_words(before: Path, there: Path) -> Saying:
+    """What is said of a notebook that has another place now."""
+    return say(
+        "“{name}” was moved or renamed while it was open here; Kuffin goes on in {there}",
+        name=before.name,
+        there=str(there),
+    )
+
+
+def rescued_words(before: Path, rescue: Path, replaced: bool) -> Saying:
     """What is said of a rescue."""
-    what = "was replaced by another file" if replaced else "was deleted"
-    other = " The other file was not touched." if replaced else ""
-    return (
-        f"“{before.name}” {what} while it was open here. All of it, the last edit included, is kept in "
-        f"“{rescue.name}” in {rescue.parent}, and Kuffin goes on in that.{other}"
+    there = {"name": before.name, "rescue": rescue.name, "folder": str(rescue.parent)}
+    if replaced:
+        return say(
+            "“{name}” was replaced by another file while it was open here. All of it, the last edit included, is kept in “{rescue}” in {folder}, and Kuffin goes on in that. The other file was not touched.",
+            **there,
+        )
+    return say(
+        "“{name}” was deleted while it was open here. All of it, the last edit included, is kept in “{rescue}” in {folder}, and Kuffin goes on in that.",
+        **there,
     )

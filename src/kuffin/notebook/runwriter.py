@@ -13,6 +13,7 @@ from numpy.typing import NDArray
 from sqlalchemy import delete, func, select
 
 from kuffin.core.base.errors import NoRoomError, NotebookError
+from kuffin.core.base.saying import say
 from kuffin.core.bench.testsettings import Value
 from kuffin.logs.table import LogChannel, LogTable
 from kuffin.notebook.edits import NewRun, add_logs
@@ -131,7 +132,7 @@ class RunWriter:
             new = NewRun(
                 candidate=self._candidate, table=table, mount_id=self._mount_id, closed=False, settings=self._settings
             )
-            label = f"record a run of {self._candidate}"
+            label = say("record a run of {candidate}", candidate=self._candidate)
             (self.run_id,) = add_logs(self._notebook, self._study_id, [new], tell=False, label=label)
             self._notebook.recording.add(self.run_id)
         else:

@@ -9,6 +9,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.saying import say
 from kuffin.core.bench.parts import KINDS, kind_of
 from kuffin.notebook.entities import Bench, Candidate, Curve, Instrument, Part, Place, Probe, Sample, now_text
 from kuffin.notebook.store import Notebook
@@ -42,7 +43,7 @@ def add_part(notebook: Notebook, kind: str, name: str, **values: Any) -> int:
     name = name.strip()
     if not name:
         raise NotebookError("a part needs a name")
-    with notebook.edit(f"put {name} on the shelf") as session:
+    with notebook.edit(say("put {name} on the shelf", name=name)) as session:
         _refuse_twin(session, kind, name, None)
         part = Part(kind=kind, name=name, samples=[Sample(label="1")], **values)
         session.add(part)
@@ -151,7 +152,7 @@ def add_bench(notebook: Notebook, name: str) -> int:
     """Set up a bench; returns its id."""
     if not name.strip():
         raise NotebookError("a bench needs a name, such as booth seven")
-    with notebook.edit(f"set up {name.strip()}") as session:
+    with notebook.edit(say("set up {name}", name=name.strip())) as session:
         bench = Bench(name=name.strip())
         session.add(bench)
         session.flush()
@@ -234,7 +235,9 @@ def keep_instrument(notebook: Notebook, bench_id: int, instrument_id: int | None
             raise NotebookError("an accuracy is not below zero")
     if values.get("full_scale_percent") and not values.get("full_scale"):
         raise NotebookError("an accuracy in % of full scale needs the full scale")
-    with notebook.edit(f"change {values['name']}" if instrument_id else f"add {values['name']}") as session:
+    with notebook.edit(
+        say("change {name}", name=values["name"]) if instrument_id else say("add {name}", name=values["name"])
+    ) as session:
         instrument = session.get(Instrument, instrument_id) if instrument_id is not None else None
         if instrument is None:
             instrument = Instrument(bench_id=bench_id, name="")

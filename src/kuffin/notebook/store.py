@@ -10,7 +10,7 @@ from contextlib import contextmanager
 from pathlib import Path
 from typing import Any
 
-from sqlalchemy import delete, func, select
+from sqlalchemy import func, select
 from sqlalchemy.orm import Session, selectinload
 from sqlalchemy.orm.attributes import set_committed_value
 
@@ -23,10 +23,9 @@ from kuffin.notebook.heldfile import HeldFile, is_open
 from kuffin.notebook.mending import Damage, look_over, mend, reading, words
 from kuffin.notebook.migrations import bring_up_to_date
 from kuffin.notebook.plainerrors import plain_errors
-from kuffin.notebook.rescue import rescue_place, rescued_words
+from kuffin.notebook.rescue import moved_words, rescue_place, rescued_words
 
 SUFFIX = ".kuffin"
-_KEPT_EDITS = 200
 
 
 class Notebook:
@@ -213,9 +212,7 @@ class Notebook:
                     if there is not None:
                         self._database.settle()
                         self._file.path = there
-                        words = (
-                            f"“{before.name}” was moved or renamed while it was open here; Kuffin goes on in {there}"
-                        )
+                        words = moved_words(before, there)
                     else:
                         there = rescue_place(before)
                         copy_database(self._database.raw, there)
@@ -331,11 +328,7 @@ class Notebook:
             yield session
             session.flush()
             if changes:
-                session.execute(delete(Edit).where(Edit.undone))
-                session.add(Edit(label=label, changes=changes))
-                session.flush()
-                oldest = session.scalar(select(func.max(Edit.id)))
-                session.execute(delete(Edit).where(Edit.id <= (oldest or 0) - _KEPT_EDITS))
+                journal.keep(session, label, changes)
         if tell and not self._steps:
             self.changed()
 

@@ -6,6 +6,7 @@ import sqlite3
 
 from sqlalchemy import Table
 
+from kuffin.core.base.saying import say
 from kuffin.notebook.entities import SCHEMA_VERSION, Base
 
 _SQLITES_OWN = ("sqlite_autoindex_", "sqlite_stat", "sqlite_sequence")
@@ -21,21 +22,21 @@ def odd_structure(db: sqlite3.Connection, version: int) -> str:
     there = set()
     for kind, name, of, sql in db.execute("SELECT type, name, tbl_name, sql FROM sqlite_master"):
         if not isinstance(name, str) or not isinstance(of, str) or not isinstance(sql, (str, type(None))):
-            return "a name in it is no text"
+            return say("a name in it is no text")
         if kind in {"view", "trigger"}:
-            return f"it holds a {kind}, “{name[:40]}”"
+            return say("it holds a {kind}, “{name}”", kind=str(kind), name=name[:40])
         if name.startswith(_SQLITES_OWN):
             continue
         if kind == "table" and (sql or "").lstrip().upper().startswith("CREATE VIRTUAL"):
-            return f"it holds a virtual table, “{name[:40]}”"
+            return say("it holds a virtual table, “{name}”", name=name[:40])
         if kind == "table" and name in tables:
             there.add(name)
         elif kind != "index" or of not in tables or (version == SCHEMA_VERSION and name not in known):
-            return f"it holds “{name[:40]}”, which is none of its tables"
+            return say("it holds “{name}”, which is none of its tables", name=name[:40])
         if kind == "index" and (" where " in (sql or "").lower() or _computed_index(db, name)):
-            return f"it holds an index that is computed, “{name[:40]}”"
+            return say("it holds an index that is computed, “{name}”", name=name[:40])
     if version == SCHEMA_VERSION and set(tables) - there:
-        return f"its table “{min(set(tables) - there)}” is missing"
+        return say("its table “{name}” is missing", name=min(set(tables) - there))
     for name in sorted(there):
         said = _odd_table(db, tables[name], version)
         if said:
@@ -50,11 +51,13 @@ def _computed_index(db: sqlite3.Connection, name: str) -> bool:
 def _odd_table(db: sqlite3.Connection, table: Table, version: int) -> str:
     found = db.execute("SELECT name, type, pk, hidden FROM pragma_table_xinfo(?)", (table.name,)).fetchall()
     if any(hidden for *_, hidden in found):
-        return f"a column of its table “{table.name}” is computed"
+        return say("a column of its table “{name}” is computed", name=table.name)
     if version == SCHEMA_VERSION:
         have = {(name, bool(pk)) for name, _, pk, _ in found}
         if have != {(c.name, c.primary_key) for c in table.columns}:
-            return f"its table “{table.name}” has other columns"
+            return say("its table “{name}” has other columns", name=table.name)
     count = db.execute(f'SELECT count(*) FROM "{table.name}"').fetchone()[0]
     most = _MOST_ROWS.get(table.name, _MOST_OTHERS)
-    return f"its table “{table.name}” has {count} rows, far more than a bench can make" if count > most else ""
+    if count <= most:
+        return ""
+    return say("its table “{name}” has {n} rows, far more than a bench can make", name=table.name, n=count)

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from kuffin.core.base.errors import LogError
+from kuffin.core.base.saying import say
 from kuffin.core.base.units import canonical_unit, parse_unit
 from kuffin.core.bench.outcomes import asked_outcome
 from kuffin.core.bench.roles import AIR, COOLANT, DIE, ROLES
@@ -147,7 +148,7 @@ def _under_test(roles: set[str]) -> str:
 
 def add_table_study(notebook: Notebook, found: TableStudy, question: str) -> int:
     """Make a study of a table, in one step; returns its id."""
-    with notebook.one_step(f"make a study of {found.file}"):
+    with notebook.one_step(say("make a study of {file}", file=found.file)):
         rounds = max(r.round or 1 for r in found.runs)
         study = edits.add_study(notebook, question, found.under_test, list(found.candidates), rounds=rounds)
         add_typed(notebook, study, found.runs)

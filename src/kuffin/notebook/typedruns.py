@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 import numpy as np
 
 from kuffin.core.base.errors import NotebookError
+from kuffin.core.base.saying import say
 from kuffin.core.base.units import canonical_unit
 from kuffin.core.bench.roles import ROLES, cannot_be
 from kuffin.logs.table import LogChannel, LogTable
@@ -89,7 +90,7 @@ def add_typed(notebook: Notebook, study_id: int, runs: Sequence[TypedRun]) -> li
                 settings=dict(run.settings),
             )
         )
-    label = "type readings" if len(runs) == 1 else f"type readings of {len(runs)} mounts"
+    label = "type readings" if len(runs) == 1 else say("type readings of {n} mounts", n=len(runs))
     with notebook.one_step(label):
         ids = add_logs(notebook, study_id, kept, label=label)
         if any(run.numbers for run in runs):

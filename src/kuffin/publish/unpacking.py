@@ -18,6 +18,7 @@ from sqlalchemy.orm import Session
 
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.plaindata import json_text
+from kuffin.core.base.saying import say
 from kuffin.core.base.units import parse_unit, to_canonical
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.logs.audio import read_sound
@@ -167,7 +168,7 @@ def unpack_study(package: Path, notebook: Notebook, progress: Progress | None = 
     """
     found = Package(package)
     try:
-        with notebook.edit(f"take in {package.name}", tell=False) as session:
+        with notebook.edit(say("take in {name}", name=package.name), tell=False) as session:
             ids: dict[str, dict[int, int]] = {}
             later: list[tuple[Any, str, str, int]] = []
             runs: dict[int, Run] = {}

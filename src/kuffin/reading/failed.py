@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from kuffin.core.base.language import tr
+from kuffin.core.base.saying import told
 from kuffin.notebook.entities import Run
 from kuffin.reading.runresult import RunResult
 
@@ -23,7 +25,7 @@ def failed_under(run: Run, result: RunResult, conditions: Sequence[str], conditi
         None where there is only one.
     """
     for mark in (m for m in run.marks if m.kind == FAILED):
-        why = mark.text or "no reason was given"
+        why = told(mark.text) or tr("no reason was given")
         if condition is None or not result.steps:
             own = condition is None or not (run.condition or result.condition) or result.at(condition) is not None
         else:

@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import number
+from kuffin.core.base.saying import told
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES, spoken
 from kuffin.core.findings import Recorded
@@ -153,7 +154,7 @@ def drawn(
         rows=_rows(data, seen),
         dips=_dips(seen) if settling is not None else (),
         passes=_passes(settling),
-        marks=tuple((m.at_s, m.kind, m.text) for m in marks or ()),
+        marks=tuple((m.at_s, m.kind, told(m.text)) for m in marks or ()),
         problem=problem,
     )
 

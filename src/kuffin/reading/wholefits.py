@@ -26,7 +26,7 @@ class WholeReading:
 
     def worked(self) -> Worked:
         """The resistance with its half-width, and where it comes from."""
-        bent = "; what the fit leaves is bent: a second, slower part is warming, and R is off by about its share"
+        bent = tr("; what the fit leaves is bent: a second, slower part is warming, and R is off by about its share")
         half = Worked(
             name=tr("Half-width"),
             symbol="U",
@@ -36,7 +36,12 @@ class WholeReading:
             source=tr("95 %, of the fit"),
         )
         begin, end = (s / 60 for s in self.span_s)
-        said = f"{MODEL}, with power and base temperature as they were measured, from {begin:.1f} to {end:.1f} min; no window and no waiting"
+        said = tr(
+            "{model}, with power and base temperature as they were measured, from {begin:.1f} to {end:.1f} min; no window and no waiting",
+            model=MODEL,
+            begin=begin,
+            end=end,
+        )
         return Worked(name=tr("Whole-trace resistance"), symbol="R", value=self.resistance_k_w, unit="K/W", digits=4, half=half, source=said + (bent if self.bent else ""))  # fmt: skip
 
 
@@ -48,14 +53,14 @@ def whole_fits(s: Signals, seen: Recorded) -> tuple[dict[str, WholeTrace], dict[
     found: dict[str, WholeTrace] = {}
     problems: dict[str, str] = {}
     if begin is None:
-        return {}, dict.fromkeys(("coolant_over_air", "die_over_coolant"), "the load's beginning is not known")
+        return {}, dict.fromkeys(("coolant_over_air", "die_over_coolant"), tr("the load's beginning is not known"))
     start = begin if step is None else step
     for key, upper, lower in (("coolant_over_air", s.coolant, s.air), ("die_over_coolant", s.die, s.inlet)):
         part = key.split("_")[0]
         power = s.power_for(part)
         if upper is None or lower is None or power is None:
             told = s.problems.get(part) or s.problems.get("heat" if part == "coolant" else "power")
-            problems[key] = told or "it needs both temperatures and the power"
+            problems[key] = told or tr("it needs both temperatures and the power")
             continue
         try:
             fit = whole_trace if key == "coolant_over_air" else fast_trace

@@ -14,6 +14,7 @@ from numpy.typing import NDArray
 from kuffin.core.base.csvtext import cell
 from kuffin.core.base.errors import KuffinError, NotebookError
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.base.units import shown
 from kuffin.core.base.wholefile import write_whole
 from kuffin.notebook.rescue import elsewhere, free_name
@@ -45,7 +46,7 @@ class Keeping:
         try:
             self._writer.end(tell=False)
         except NotebookError as error:
-            self.unkept = f"all rows are kept, but the run cannot be closed yet: {error}"
+            self.unkept = say("all rows are kept, but the run cannot be closed yet: {error}", error=str(error))
             return False
         self.unkept = ""
         return True
@@ -115,7 +116,8 @@ def write_rows(
     NotebookError
         Where none does.
     """
-    content, why = as_log(block, channels, started_at), "there is no place for them"
+    content = as_log(block, channels, started_at)
+    why: str = say("there is no place for them")
     for place in elsewhere() if places is None else places:
         try:
             target = free_name(place, name.replace("/", "-"), ".csv")

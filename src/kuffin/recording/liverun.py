@@ -166,7 +166,7 @@ class LiveRun:
             NewMark(
                 at_s=last,
                 kind="trouble",
-                text=f"the recording was cut off here and went on after {gap:.0f} s",
+                text=say("the recording was cut off here and went on after {gap:.0f} s", gap=float(gap)),
                 value=gap,
                 unit="s",
             )
@@ -286,30 +286,31 @@ class LiveRun:
         """Hold the run in its phase, or let it go on."""
         now = self.recorder.elapsed_s
         self.leader.hold(on, now)
-        self._writer.mark(NewMark(at_s=now, kind="stage", text="held" if on else "goes on", value=None))
+        self._writer.mark(NewMark(at_s=now, kind="stage", text=say("held") if on else say("goes on"), value=None))
 
     def carry_on(self) -> None:
         """Go on in spite of a mount check that looks bad."""
-        self.mark("carried on in spite of the mount check")
+        self.mark(say("carried on in spite of the mount check"))
         if self.leader.stage is not None and self.leader.stage.step.settle == "check":
             self.hold(False)
 
     def skip(self, reason: str) -> None:
         """On to the next phase, with the reason."""
         now, stage = self.recorder.elapsed_s, self.leader.stage
-        what = stage.words if stage is not None else "a step"
-        self._writer.mark(NewMark(at_s=now, kind="skip", text=f"{what} skipped: {reason.strip() or 'no reason given'}"))
+        what = stage.words if stage is not None else say("a step")
+        why = reason.strip() or say("no reason given")
+        self._writer.mark(NewMark(at_s=now, kind="skip", text=say("{what} skipped: {why}", what=what, why=why)))
         self.leader.skip(now)
 
     def repeat(self) -> None:
         """The step again."""
         now = self.recorder.elapsed_s
         self.leader.repeat(now)
-        self._writer.mark(NewMark(at_s=now, kind="stage", text="the step is repeated", value=None))
+        self._writer.mark(NewMark(at_s=now, kind="stage", text=say("the step is repeated"), value=None))
 
     def mark(self, word: str = "", at_s: float | None = None, kind: str = "mark") -> None:
         """Mark a moment."""
-        self._writer.mark(NewMark(at_s=self.recorder.elapsed_s if at_s is None else at_s, kind=kind, text=word.strip()))
+        self._writer.mark(NewMark(at_s=self.recorder.elapsed_s if at_s is None else at_s, kind=kind, text=word))
 
     def answer(self, name: str, value: float, unit: str = "") -> None:
         """Keep a number that was asked for."""
@@ -351,7 +352,9 @@ class LiveRun:
             self.over = chained(
                 [why, say("The load is stopped" if stopped else "STOP THE LOAD NOW: only you can")], ". "
             )
-        self._writer.mark(NewMark(at_s=self.recorder.elapsed_s, kind="stage", text=f"ended: {self.over}"))
+        self._writer.mark(
+            NewMark(at_s=self.recorder.elapsed_s, kind="stage", text=say("ended: {over}", over=self.over))
+        )
 
     def _step_began(self, now: float) -> float:
         stage = self.leader.stage

@@ -13,6 +13,7 @@ from typing import Protocol
 
 from kuffin.core.base.errors import BenchError
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.leading import ALL
 from kuffin.core.bench.protocol import Step
@@ -188,7 +189,7 @@ class LoadByCommand:
         if self._failed:
             return self._failed
         if self.guard is not None and (code := self.guard.poll()) is not None:
-            return tr(
+            return say(
                 "the load “{name}” has ended by itself; what it said is in {log}"
                 if code == 0
                 else "the load “{name}” has ended by itself with code {code}; what it said is in {log}",

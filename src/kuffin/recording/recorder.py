@@ -11,6 +11,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.saying import say
 from kuffin.instruments.instrument import LiveInstrument, RememberingInstrument
 from kuffin.recording.pace import Pace
 
@@ -105,7 +106,7 @@ class Recorder:
         self._blocks: list[Array] = []  # rows that the sink has refused
         self._handing = threading.Lock()
         self.spill: Callable[[Array], str] | None = None
-        self._spilt = ""
+        self._spilt: str = ""
         self._stop = threading.Event()
         self._told = threading.Condition()
         self._began, self._ended = 0.0, float("inf")
@@ -125,9 +126,15 @@ class Recorder:
         found = []
         for instrument, latest in zip(self._instruments, self._latest, strict=True):
             if latest.trouble:
-                found.append(Trouble(f"{instrument.name}: {latest.trouble}"))
+                found.append(Trouble(say("{name}: {trouble}", name=instrument.name, trouble=latest.trouble)))
             elif complaint := instrument.complaint():
-                found.append(Trouble(f"{instrument.name}: {complaint}", f"{instrument.name} complains", True))
+                found.append(
+                    Trouble(
+                        say("{name}: {trouble}", name=instrument.name, trouble=complaint),
+                        f"{instrument.name} complains",
+                        True,
+                    )
+                )
         if self.trouble:
             found.append(Trouble(self.trouble, "rows wait"))
         return found + ([Trouble(self._spilt)] if self._spilt else [])
@@ -251,7 +258,9 @@ class Recorder:
                 self._sink(block)
             except Exception as error:  # whatever it is, recording goes on and nothing is thrown away
                 said = str(error) or type(error).__name__
-                self.trouble = f"the last {block.shape[0]} rows wait in memory until they can be kept: {said}"
+                self.trouble = say(
+                    "the last {n} rows wait in memory until they can be kept: {said}", n=block.shape[0], said=said
+                )
                 self._bound()
                 return False
             self.trouble = ""
@@ -272,7 +281,9 @@ class Recorder:
         try:
             self._spilt = self.spill(block[:half])
         except Exception as error:
-            self._spilt = f"too many rows wait, and they can be kept nowhere else ({error}): make room now"
+            self._spilt = say(
+                "too many rows wait, and they can be kept nowhere else ({error}): make room now", error=str(error)
+            )
             return
         self._blocks = [block[half:].copy()]
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 import time
 from collections.abc import Callable
 
+from kuffin.core.base.saying import say
 from kuffin.instruments.steadyclock import steady
 from kuffin.notebook.runwriter import NewMark
 from kuffin.recording.recorder import Recorder
@@ -32,12 +33,20 @@ class Troubles:
         recorder = self._recorder
         for begin, end in recorder.gaps[self._gaps :]:
             self._gaps += 1
-            text = f"nothing was recorded for {end - begin:.0f} s: the computer was suspended, or held up"
+            text = say(
+                "nothing was recorded for {gap:.0f} s: the computer was suspended, or held up", gap=float(end - begin)
+            )
             self._mark(NewMark(at_s=begin, kind="trouble", text=text, value=end - begin, unit="s"))
         wall = time.time() - steady()
         if abs(wall - self._wall) > _CLOCK_S:
             change = wall - self._wall
-            text = f"the computer's clock was changed by {change:+.0f} s; the run's own times are not touched"
+            text = (
+                say("the computer's clock was set on by {by:.0f} s; the run's own times are not touched", by=change)
+                if change > 0
+                else say(
+                    "the computer's clock was set back by {by:.0f} s; the run's own times are not touched", by=-change
+                )
+            )
             self._mark(NewMark(at_s=now_s, kind="trouble", text=text, value=change, unit="s"))
             self._wall = wall
         for trouble in recorder.troubles():
@@ -49,4 +58,4 @@ class Troubles:
         """At the end: how much of what came could not be read."""
         for trouble in self._recorder.troubles():
             if trouble.counted:
-                self._mark(NewMark(at_s=now_s, kind="trouble", text=f"in the end: {trouble.text}"))
+                self._mark(NewMark(at_s=now_s, kind="trouble", text=say("in the end: {trouble}", trouble=trouble.text)))

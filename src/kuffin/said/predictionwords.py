@@ -61,7 +61,7 @@ def prediction_words(p: Prediction) -> str:
         what=what,
         candidate=p.candidate,
         foreseen=foreseen_words(first, "°C"),
-        label=first.label,
+        label=tr(first.label),
         beyond=beyond,
         highest=highest,
     )
@@ -76,7 +76,7 @@ def difference_words(a: str, b: str, apart: Foreseen) -> str:
             b=b,
             low=number(apart.low, 1),
             high=number(apart.high, 1),
-            label=apart.label,
+            label=tr(apart.label),
         )
     cooler, warmer = (a, b) if apart.high < 0 else (b, a)
     low, high = sorted((abs(apart.low), abs(apart.high)))
@@ -86,7 +86,7 @@ def difference_words(a: str, b: str, apart: Foreseen) -> str:
         warmer=warmer,
         low=number(low, 1),
         high=number(high, 1),
-        label=apart.label,
+        label=tr(apart.label),
     )
 
 
@@ -98,10 +98,10 @@ def prediction_working(p: Prediction) -> Working:
     )
     for f in p.flights:
         why = f"; {'; '.join(f.why)}" if f.why else tr("; under what was measured")
-        out.say(begun(f.name), f"{foreseen_words(f.kelvins, 'K')}, {f.kelvins.label}{why}")
+        out.say(begun(tr(f.name)), f"{foreseen_words(f.kelvins, 'K')}, {tr(f.kelvins.label)}{why}")
     out.say(tr("Air"), tr("{air_c:g} °C, as asked", air_c=p.asked.air_c))
     if p.flow is not None:
-        out.say(tr("Flow"), f"{foreseen_words(p.flow, 'L/h')}, {p.flow.label}")
+        out.say(tr("Flow"), f"{foreseen_words(p.flow, 'L/h')}, {tr(p.flow.label)}")
     out.say(
         tr("Interval"),
         tr(

@@ -4,22 +4,23 @@ from __future__ import annotations
 
 from typing import Any
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import plain
+from kuffin.core.base.saying import told
 from kuffin.notebook.entities import Run, Study
 from kuffin.reading.failed import FAILED
 from kuffin.said.shownworking import Working
 from kuffin.verdict.planbasis import order_of
 
 _KINDS = {
-    "mark": "marked",
-    "stage": "stage",
-    "value": "asked for",
-    "trouble": "trouble",
-    "alarm": "limit",
-    "skip": "skipped",
-    FAILED: "could not be finished",
-    "photo": "photo",
+    "mark": mark("marked"),
+    "stage": mark("stage"),
+    "value": mark("asked for"),
+    "trouble": mark("trouble"),
+    "alarm": mark("limit"),
+    "skip": mark("skipped"),
+    FAILED: mark("could not be finished"),
+    "photo": mark("photo"),
 }
 
 
@@ -36,12 +37,12 @@ def happened(run: Run) -> Working:
     )
     if run.note:
         out.say(tr("Comment"), run.note)
-    for mark in run.marks:
-        seconds = int(mark.at_s)
-        said = mark.text or tr("a mark without a word")
-        if mark.kind == "value" and mark.value is not None:
-            said = f"{mark.text}: {plain(mark.value)} {mark.unit}".rstrip()
-        out.say(f"{seconds // 60}:{seconds % 60:02d} min, {_KINDS.get(mark.kind, mark.kind)}", said)
+    for m in run.marks:
+        seconds = int(m.at_s)
+        said = told(m.text) or tr("a mark without a word")
+        if m.kind == "value" and m.value is not None:
+            said = f"{told(m.text)}: {plain(m.value)} {m.unit}".rstrip()
+        out.say(f"{seconds // 60}:{seconds % 60:02d} min, {tr(_KINDS[m.kind]) if m.kind in _KINDS else m.kind}", said)
     return out
 
 
@@ -67,18 +68,18 @@ def _tests(study: Study) -> list[dict[str, Any]]:
 
 
 def _marks(study: Study) -> list[dict[str, Any]]:
-    """What happened in all runs of a study, in bench order: one row for each mark."""
+    """What happened in all runs of a study, in bench order: one row for each m."""
     return [
         {
             "candidate": mount.candidate.name,
             "round": mount.round,
-            "at_s": mark.at_s,
-            "kind": mark.kind,
-            "text": mark.text,
-            "value": mark.value,
-            "unit": mark.unit,
+            "at_s": m.at_s,
+            "kind": m.kind,
+            "text": m.text,
+            "value": m.value,
+            "unit": m.unit,
         }
         for mount in order_of(study)
         for run in mount.live_runs
-        for mark in run.marks
+        for m in run.marks
     ]

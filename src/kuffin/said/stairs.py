@@ -122,7 +122,9 @@ def flight_words(flight: Flight) -> str:
     """A flight in words."""
     digits = 1 if flight.unit == "K" else 4
     steps = ", ".join(
-        f"{s.name} {number(s.height, digits)} ± {number(s.u95, digits)} {flight.unit}" for s in flight.steps
+        f"{tr(s.name)} {number(s.height, digits)} ± {number(s.u95, digits)} {flight.unit}" for s in flight.steps
     )
-    side = ", ".join(tr("{name} {height} over air", name=s.name, height=number(s.height, digits)) for s in flight.side)
+    side = ", ".join(
+        tr("{name} {height} over air", name=tr(s.name), height=number(s.height, digits)) for s in flight.side
+    )
     return f"{flight.label}: {steps}" + (f"; {side}" if side else "")

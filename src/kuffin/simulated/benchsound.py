@@ -5,6 +5,7 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import mark
 from kuffin.simulated.hydraulics import Pump
 from kuffin.simulated.microphone import RATE, Sounding, calibrator, recorded
 
@@ -22,7 +23,7 @@ class SimulatedSound:
         Whether a calibrator sits on the microphone.
     """
 
-    name = "simulated microphone"
+    name = mark("simulated microphone")
 
     def __init__(self, running: tuple[float, float, float] = (0.0, 0.0, 0.0), calibrates: bool = False) -> None:
         self._running, self._calibrates = running, calibrates

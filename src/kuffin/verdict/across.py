@@ -88,7 +88,7 @@ def _why_no_link(a: Study, b: Study, part: Part) -> str:
     assert own is not None and other is not None
     keys = {*own.configuration, *other.configuration}
     unlike = [
-        SETTINGS[k].spoken for k in keys if k in SETTINGS and own.configuration.get(k) != other.configuration.get(k)
+        tr(SETTINGS[k].spoken) for k in keys if k in SETTINGS and own.configuration.get(k) != other.configuration.get(k)
     ]
     if unlike:
         return tr(

@@ -207,7 +207,7 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
     where = f" ({j.said_where})" if j.said_where else ""
     who = tr("{said_by} says", said_by=j.said_by) if j.said_by else tr("It is said")
     first = tr("{who}{where} that {gist}.", who=who, where=where, gist=j.gist)
-    worth = f" {WAYS[j.amount.way].worth}" if WAYS[j.amount.way].worth else ""
+    worth = f" {tr(WAYS[j.amount.way].worth)}" if WAYS[j.amount.way].worth else ""
     if j.found is None:
         return tr("{first} That cannot be judged here: {why_not}.{worth}", first=first, why_not=j.why_not, worth=worth)
     low, _, high = j.found
@@ -217,7 +217,7 @@ def claim_sentences(v: StudyVerdict, j: JudgedClaim) -> str:
         measured = tr("We found {low}{best}", low=span(low, high, unit, digits), best=best)
     elif low > 0:
         measured = tr(
-            "We found it{best} {low} {better}", best=best, low=span(low, high, unit, digits), better=said.better
+            "We found it{best} {low} {better}", best=best, low=span(low, high, unit, digits), better=tr(said.better)
         )
     elif high < 0:
         measured = tr(

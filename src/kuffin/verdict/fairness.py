@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr
 from kuffin.core.bench.configuration import (
     OF_TEST,
     SETTINGS,
@@ -73,7 +73,7 @@ def _ways_of_one_part(
     return asked, alike
 
 
-_OWN = "Tests that differ in it may differ in more than the cooler; what it does is not known to Kuffin."
+_OWN = mark("Tests that differ in it may differ in more than the cooler; what it does is not known to Kuffin.")
 
 
 def _counted(study: Study, candidate: Candidate, condition: str | None) -> list[Run]:
@@ -153,7 +153,10 @@ def _unlike_tests(study: Study) -> list[Difference]:
 
 def _samples(study: Study) -> list[Difference]:
     came = grouped(
-        {c.name: ", ".join(sorted({s.came for s in c.samples if s.came})) or "not said" for c in study.live_candidates}
+        {
+            c.name: ", ".join(sorted({s.came for s in c.samples if s.came})) or tr("not said")
+            for c in study.live_candidates
+        }
     )
     if len(came) < 2:
         return []
@@ -206,17 +209,12 @@ class _Condition:
 
 
 _CONDITIONS = (
-    _Condition(role="power", label="the power measured", unit="W", decimals=1, least_share=0.01, least=0.3, effect="{more} was given {percent} % more than {less}, and its rise grows as much."),
-    _Condition(role="air_in", label="the room's air", unit="°C", decimals=1, least_share=0.0, least=0.3, effect="{more} was tested in air {by} K warmer than {less}: its temperature as read is "
-"higher by about as much."),
-    _Condition(role="clock", label="the clock measured", unit="MHz", decimals=0, least_share=0.02, least=0.0, effect="{more} ran {percent} % faster than {less}: another limit, or one of them held back; "
-"heat and score differ with it.", strength=1),
-    _Condition(role="voltage", label="the voltage measured", unit="V", decimals=2, least_share=0.01, least=0.0, effect="{more} had {percent} % more voltage than {less}: it makes more heat at the same "
-"clock.", strength=1),
-    _Condition(role="pump", label="the pump speed measured", unit="rpm", decimals=0, least_share=0.03, least=0.0, effect="{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the "
-"same flow.", strength=2, brought_by="pump"),
-    _Condition(role="fan", label="the fan speed measured", unit="rpm", decimals=0, least_share=0.03, least=0.0, effect="{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at "
-"once.", strength=2, brought_by="fans"),
+    _Condition(role="power", label=mark("the power measured"), unit="W", decimals=1, least_share=0.01, least=0.3, effect=mark("{more} was given {percent} % more than {less}, and its rise grows as much.")),
+    _Condition(role="air_in", label=mark("the room's air"), unit="°C", decimals=1, least_share=0.0, least=0.3, effect=mark("{more} was tested in air {by} K warmer than {less}: its temperature as read is higher by about as much.")),
+    _Condition(role="clock", label=mark("the clock measured"), unit="MHz", decimals=0, least_share=0.02, least=0.0, effect=mark("{more} ran {percent} % faster than {less}: another limit, or one of them held back; heat and score differ with it."), strength=1),
+    _Condition(role="voltage", label=mark("the voltage measured"), unit="V", decimals=2, least_share=0.01, least=0.0, effect=mark("{more} had {percent} % more voltage than {less}: it makes more heat at the same clock."), strength=1),
+    _Condition(role="pump", label=mark("the pump speed measured"), unit="rpm", decimals=0, least_share=0.03, least=0.0, effect=mark("{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the same flow."), strength=2, brought_by="pump"),
+    _Condition(role="fan", label=mark("the fan speed measured"), unit="rpm", decimals=0, least_share=0.03, least=0.0, effect=mark("{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at once."), strength=2, brought_by="fans"),
 )  # fmt: skip
 
 
@@ -235,14 +233,14 @@ def _measured(study: Study, evidence: Evidence) -> list[Difference]:
         more, less = max(means, key=lambda n: means[n]), min(means, key=lambda n: means[n])
         groups = tuple((f"{number(v, asked.decimals)} {asked.unit}", (n,)) for n, v in means.items())
         percent = number(100 * spread / means[less], 1) if means[less] else ""
-        effect = asked.effect.format(more=more, less=less, by=number(spread, 1), percent=percent)
+        effect = tr(asked.effect, more=more, less=less, by=number(spread, 1), percent=percent)
         taken_out = {"power": school.per_watt, "air_in": school.over is not None}.get(asked.role, False)
         if taken_out:
-            effect += tr(" “{label}” takes that out.", label=school.label)
+            effect += tr(" “{label}” takes that out.", label=tr(school.label))
         out.append(
             Difference(
                 key=f"measured {asked.role}",
-                label=asked.label,
+                label=tr(asked.label),
                 groups=groups,
                 effect=effect,
                 strength=0 if taken_out else asked.strength,

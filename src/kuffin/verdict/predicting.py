@@ -9,6 +9,7 @@ import numpy as np
 
 from kuffin.core.base.errors import CompareError
 from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import outside
 from kuffin.core.bench.outcomes import MEASURED as OUTCOMES
 from kuffin.core.heat.normalise import SCHOOLS
 from kuffin.core.predict.carrying import (
@@ -192,9 +193,7 @@ def _look_at(asked: WhatIf) -> None:
         (asked.limit_c, 20.0, 130.0, tr("limit, °C")),
     ):
         if value is not None and not low <= value <= high:
-            raise CompareError(
-                "{what}: {value:g} is outside {low:g} to {high:g}", what=what, value=value, low=low, high=high
-            )
+            raise CompareError("{what}: {outside}", what=what, outside=outside(value, low, high))
 
 
 def _filled(v: StudyVerdict, asked: WhatIf, there: MeasuredAt) -> WhatIf:

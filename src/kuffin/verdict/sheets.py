@@ -9,14 +9,14 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.errors import KuffinError
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr
 from kuffin.core.prepare.fill import Bleeding, bleeding
 from kuffin.core.prepare.leak import USUAL_LIMIT_KPA, LeakTest, judge_leak
 
 USUAL_STEP_KPA = 0.1
 USUAL_AIR_ML = 500.0
 USUAL_FLOW_SCATTER_PERCENT = 0.6
-PRINT_SIDES = {"block": "on the block", "die": "on the die"}
+PRINT_SIDES = {"block": mark("on the block"), "die": mark("on the die")}
 
 
 def rows_of(sheet: Mapping[str, Any]) -> NDArray[np.float64]:
@@ -82,5 +82,5 @@ def sheet_lines(sheets: Mapping[str, Mapping[str, Any]]) -> list[tuple[str, str]
     for side, where in PRINT_SIDES.items():
         words = print_words(sheets.get("print", {}).get(side, {}))
         if words:
-            lines.append((tr("Print {where}", where=where), words))
+            lines.append((tr("Print {where}", where=tr(where)), words))
     return lines

@@ -69,5 +69,5 @@ def test_a_step_keeps_all_it_sets_and_names_its_condition_by_what_varies() -> No
     conditions = of_steps(steps)
     assert [c.label for c in conditions] == ["power limit 200 W", "power limit 240 W"]
     assert conditions[0].settings == {"load": "long mix", "power_w": 180.0, "power_limit_w": 200.0, "driver": "12.4"}
-    with pytest.raises(BenchError, match="voltage must lie"):
+    with pytest.raises(BenchError, match="voltage: 100 V is outside 0 to 60 V"):
         sweep(Step(name="load", load="x"), "voltage_v", [1, 100])

@@ -18,6 +18,7 @@ from kuffin.app.dialogs.newstudy import files_of
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError, OpenReading
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.bench.devices import Cooled
 from kuffin.logs.table import LogTable, ToldOfLog
 from kuffin.notebook import channels, edits
@@ -186,7 +187,7 @@ class Importer(QObject):
 
         def work(_job: Task) -> None:
             label = (
-                tr("add {file}", file=runs[0].table.file) if len(runs) == 1 else tr("add {runs} logs", runs=len(runs))
+                say("add {file}", file=runs[0].table.file) if len(runs) == 1 else say("add {runs} logs", runs=len(runs))
             )
             with notebook.one_step(label, tell=False):
                 edits.add_logs(notebook, study.id, runs, tell=False)

@@ -21,6 +21,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import in_english, tr
+from kuffin.core.base.saying import say
 from kuffin.logs.assigning import LogNamed, assign
 from kuffin.notebook import channels, edits
 from kuffin.notebook.entities import Mount, Study
@@ -114,7 +115,7 @@ class Studies(QObject):
             self._state.attempt(edits.change_candidates, notebook, study.id, dialog.names())
         values = {k: v for k, v in dialog.values().items() if v != "" and v != getattr(study, k)}
         if values:
-            self._state.attempt(edits.change_study, notebook, study.id, tr("change the study"), **values)
+            self._state.attempt(edits.change_study, notebook, study.id, say("change the study"), **values)
 
     def ask_logs(self) -> None:
         """Ask for log files."""
@@ -153,7 +154,7 @@ class Studies(QObject):
             notebook,
             Mount,
             mount.id,
-            tr("{name}, round {round}", name=mount.candidate.name, round=mount.round),
+            say("{name}, round {round}", name=mount.candidate.name, round=mount.round),
         )
 
     def bin_study(self) -> None:

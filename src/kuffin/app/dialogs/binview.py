@@ -9,6 +9,7 @@ from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.messages import ask
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import told
 from kuffin.notebook import bin as bin_
 
 
@@ -43,7 +44,7 @@ class BinView(QDialog):
     def _fill(self) -> None:
         self._items = bin_.contents(self._state.notebook) if self._state.notebook is not None else []
         self.list.clear()
-        self.list.addItems([f"{i.label}   ·   {i.binned_at.replace('T', ' ')}" for i in self._items])
+        self.list.addItems([f"{told(i.label)}   ·   {i.binned_at.replace('T', ' ')}" for i in self._items])
         self.note.setText(
             tr("What you delete stays here until you empty the bin.") if self._items else tr("The bin is empty.")
         )

@@ -27,6 +27,7 @@ from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import counted, tr
 from kuffin.core.base.numbers import number
+from kuffin.core.base.saying import told
 from kuffin.core.base.units import shown
 from kuffin.core.bench.roles import ROLES
 from kuffin.core.compare.pairwords import joined
@@ -156,7 +157,7 @@ class LogDetails(QWidget):
     def say_warnings(self) -> None:
         """What the file's reader noticed, and what the roles cannot be or lack."""
         log = self._log
-        said = [] if log is None else [*log.table.warnings, *log.doubts()]
+        said = [] if log is None else [*map(told, log.table.warnings), *log.doubts()]
         lacks = [] if log is None or self._lacking is None else self._lacking(log.roles.values())
         if lacks:
             said.append(

@@ -52,7 +52,7 @@ class NewStudy(QDialog):
         self.question.setPlaceholderText(tr("such as: Which slim radiator keeps booth seven cool?"))
         self.kind = Choice()
         for kind in KINDS.values():
-            self.kind.addItem(kind.label, kind.key)
+            self.kind.addItem(tr(kind.label), kind.key)
         self.kind.activated.connect(self._chosen)
         self._own_kind = False  # whether the person chose it
         self.guessed = text(style="muted")

@@ -14,6 +14,7 @@ from kuffin.app.widgets.dialogsize import open_at
 from kuffin.app.widgets.forms import button, choice, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
+from kuffin.core.base.saying import say
 from kuffin.demo import wholestudy
 from kuffin.demo.wholestudy import HiddenStudy, hidden, made_run, told, words_of
 from kuffin.logs.table import LogTable
@@ -141,5 +142,5 @@ class PractiseStudy(QDialog):
             return
         study, _ = found
         kept = {**study.plan["practice"], "said": self.answer.currentData()}
-        self._state.attempt(planedits.set_plan, notebook, study.id, tr("say what may be said"), practice=kept)
+        self._state.attempt(planedits.set_plan, notebook, study.id, say("say what may be said"), practice=kept)
         self.renew()

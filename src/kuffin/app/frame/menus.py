@@ -17,6 +17,7 @@ from kuffin.app.look.theme import MODES
 from kuffin.app.widgets.messages import own_page
 from kuffin.app.widgets.texts import no_keys
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import told
 
 if TYPE_CHECKING:
     from kuffin.app.frame.window import MainWindow
@@ -169,7 +170,7 @@ class Menus:
             action.setEnabled(self._window.state.verdict is not None and self._window.state.verdict.mounts > 0)
         undo = notebook.undo_label if notebook is not None and not notebook.read_only else None
         redo = notebook.redo_label if notebook is not None and not notebook.read_only else None
-        self.undo.setText(no_keys(tr("Undo: {undo}", undo=undo)) if undo else tr("Undo"))
-        self.redo.setText(no_keys(tr("Redo: {redo}", redo=redo)) if redo else tr("Redo"))
+        self.undo.setText(no_keys(tr("Undo: {undo}", undo=told(undo))) if undo else tr("Undo"))
+        self.redo.setText(no_keys(tr("Redo: {redo}", redo=told(redo))) if redo else tr("Redo"))
         self.undo.setEnabled(undo is not None)
         self.redo.setEnabled(redo is not None)

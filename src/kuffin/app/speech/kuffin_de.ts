@@ -51,6 +51,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/acts/importing.py" />
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
             <source>add {file}</source>
             <translation>{file} hinzufügen</translation>
         </message>
@@ -348,6 +349,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/run/choosing.py" />
             <location filename="../../../../src/kuffin/app/frame/finder.py" />
             <location filename="../../../../src/kuffin/app/frame/loomside.py" />
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
             <location filename="../../../../src/kuffin/said/nextstep.py" />
             <location filename="../../../../src/kuffin/said/warmings.py" />
             <location filename="../../../../src/kuffin/verdict/ageing.py" />
@@ -545,6 +547,16 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/compare/acrosspage.py" />
             <source>This notebook has one study.</source>
             <translation>Dieses Heft hat nur eine Studie.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/acrosspage.py" />
+            <source>Not linked: {why}.</source>
+            <translation>Nicht verbunden: {why}.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/acrosspage.py" />
+            <source>{a} and {b}: {agreement}</source>
+            <translation>{a} und {b}: {agreement}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/acrosspage.py" />
@@ -2037,6 +2049,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/coolantchoice.py" />
+            <location filename="../../../../src/kuffin/core/heat/coolant.py" />
             <source>water</source>
             <translation>Wasser</translation>
         </message>
@@ -2222,8 +2235,8 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/beforepage.py" />
-            <source>Print {PRINT_SIDES}, {told}</source>
-            <translation>Abdruck {PRINT_SIDES}, {told}</translation>
+            <source>Print {where}, {told}</source>
+            <translation>Abdruck {where}, {told}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/beforepage.py" />
@@ -2242,6 +2255,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/dialogs/cooledrow.py" />
             <location filename="../../../../src/kuffin/app/dialogs/incoming.py" />
             <location filename="../../../../src/kuffin/verdict/claims.py" />
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
             <source>not said</source>
             <translation>nicht gesagt</translation>
         </message>
@@ -2603,6 +2617,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/figurespage.py" />
             <location filename="../../../../src/kuffin/app/desks/inspect/runwords.py" />
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
             <location filename="../../../../src/kuffin/core/bench/protocol.py" />
             <source>by the clock</source>
             <translation>nach der Uhr</translation>
@@ -2641,6 +2656,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/inspect/figurespage.py" />
             <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
             <source>settled</source>
             <translation>eingeschwungen</translation>
         </message>
@@ -3639,6 +3655,17 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/mounts.py" />
+            <location filename="../../../../src/kuffin/app/desks/shelf/looppage.py" />
+            <source>wanted</source>
+            <translation>gewünscht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/plan/mounts.py" />
+            <source>planned</source>
+            <translation>geplant</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/plan/mounts.py" />
             <source>Plan {mounts} mounts of each</source>
             <translation>Je {mounts} Montagen planen</translation>
         </message>
@@ -3697,6 +3724,11 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/plan/mounts.py" />
             <source>I want to</source>
             <translation>Ich will</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/plan/mounts.py" />
+            <source>{n} mounts: {chance:.0f} %</source>
+            <translation>{n} Montagen: {chance:.0f} %</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/mounts.py" />
@@ -3858,6 +3890,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/plan/order.py" />
             <location filename="../../../../src/kuffin/app/desks/prepare/desk.py" />
             <location filename="../../../../src/kuffin/app/frame/mountstates.py" />
+            <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
             <source>ready to run</source>
             <translation>bereit zum Lauf</translation>
         </message>
@@ -3932,6 +3965,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
+            <location filename="../../../../src/kuffin/app/widgets/stageline.py" />
             <source>measure</source>
             <translation>messen</translation>
         </message>
@@ -4039,7 +4073,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
             <source>{NO_SAFETY_DEVICE} Coolant hotter than tubes and pump allow can burst a loop: their manuals have the limit. Blank: not watched. “Window”: found (where it has settled), or by the clock, such as: 27 to 30 min, last 3 min; what would have been found is shown beside it. “Also set”: what a person sets when the step begins, such as: power limit 240 W; driver 12.4. “Ask for”: numbers that are asked for when the step ends, such as: score, frame rate [1/s].</source>
-            <translation>{NO_SAFETY_DEVICE} Kühlmittel, das heißer ist, als Schläuche und Pumpe erlauben, kann einen Kreislauf platzen lassen: die Grenze steht in ihren Anleitungen. Leer: nicht überwacht. „Fenster“: gefunden (wo es eingeschwungen ist) oder nach der Uhr, etwa: 27 to 30 min, last 3 min; was gefunden worden wäre, steht daneben. „Auch gestellt“: was jemand zu Beginn des Schritts einstellt, etwa: power limit 240 W; driver 12.4. „Fragen nach“: Zahlen, nach denen am Ende des Schritts gefragt wird, etwa: score, frame rate [1/s].</translation>
+            <translation>{NO_SAFETY_DEVICE} Kühlmittel, das heißer ist, als Schläuche und Pumpe erlauben, kann einen Kreislauf platzen lassen: die Grenze steht in ihren Anleitungen. Leer: nicht überwacht. „Fenster“: gefunden (wo es eingeschwungen ist) oder nach der Uhr, etwa: 27–30 min, letzte 3 min; was gefunden worden wäre, steht daneben. „Auch gestellt“: was jemand zu Beginn des Schritts einstellt, etwa: Leistungsgrenze 240 W; Treiber 12.4. „Fragen nach“: Zahlen, nach denen am Ende des Schritts gefragt wird, etwa: Punkte, Bildrate [1/s].</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
@@ -5013,8 +5047,8 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/contact.py" />
-            <source>the print {PRINT_SIDES}</source>
-            <translation>der Abdruck {PRINT_SIDES}</translation>
+            <source>the print {where}</source>
+            <translation>der Abdruck {where}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/prepare/contact.py" />
@@ -5942,6 +5976,11 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/publish/picturespage.py" />
+            <source>Ctrl+C: the picture, to paste</source>
+            <translation>Strg+C: das Bild, zum Einfügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/publish/picturespage.py" />
             <source>Write chosen …</source>
             <translation>Gewählte schreiben …</translation>
         </message>
@@ -6072,6 +6111,11 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/desk.py" />
+            <source>{reading} typed: {written}</source>
+            <translation>{reading} eingetippt: {written}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/run/desk.py" />
             <source>No candidate yet: give the study some, on the Plan desk</source>
             <translation>Noch kein Kandidat: am Pult „Planen“ der Studie welche geben</translation>
         </message>
@@ -6112,8 +6156,19 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/desk.py" />
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>photo {name}</source>
+            <translation>Foto {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/run/desk.py" />
             <source>a step is skipped only with a reason</source>
             <translation>ein Schritt wird nur mit einem Grund übersprungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/run/desk.py" />
+            <source>stopped to remount: {why}</source>
+            <translation>angehalten, um neu zu montieren: {why}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/live.py" />
@@ -6337,6 +6392,7 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
             <source>held</source>
             <translation>angehalten</translation>
         </message>
@@ -6461,6 +6517,21 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
             <source>too early to tell where it is heading</source>
             <translation>zu früh, um zu sagen, wohin es strebt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
+            <source>It has settled</source>
+            <translation>Es ist eingeschwungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
+            <source>By the clock</source>
+            <translation>Nach der Uhr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/run/stagewords.py" />
+            <source>Skipped to here</source>
+            <translation>Bis hierher übersprungen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/askwhere.py" />
@@ -6994,11 +7065,6 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/looppage.py" />
-            <source>wanted</source>
-            <translation>gewünscht</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/shelf/looppage.py" />
             <source>pieces, in series</source>
             <translation>Stück, hintereinander</translation>
         </message>
@@ -7032,6 +7098,11 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
             <location filename="../../../../src/kuffin/app/desks/shelf/looppage.py" />
             <source>“{content}” is no number of pieces; write 1 to 20</source>
             <translation>„{content}“ ist keine Stückzahl; 1 bis 20 schreiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/shelf/looppage.py" />
+            <source>loop</source>
+            <translation>Kreislauf</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/shelf/looppage.py" />
@@ -9397,7 +9468,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/app/frame/navigation.py" />
             <location filename="../../../../src/kuffin/app/help/helpwindow.py" />
-            <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>Publish</source>
             <translation>Bericht</translation>
         </message>
@@ -9695,6 +9765,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/state/running.py" />
+            <source>the window was closed</source>
+            <translation>das Fenster wurde geschlossen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/state/running.py" />
             <source>recording {clock}{fast}</source>
             <translation>Aufzeichnung {clock}{fast}</translation>
         </message>
@@ -9757,6 +9832,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/app/widgets/daysheet.py" />
             <source>Nothing is laid yet.</source>
             <translation>Noch ist nichts gelegt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/widgets/daysheet.py" />
+            <source>{job}: {day} {begin} to {end}</source>
+            <translation>{job}: {day} {begin} bis {end}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/fewlines.py" />
@@ -9837,6 +9917,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/intervalgrid.py" />
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
             <source>could not be finished</source>
             <translation>nicht zu Ende zu bringen</translation>
         </message>
@@ -9859,6 +9940,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/app/widgets/intervalplot.py" />
             <source>no comparison yet</source>
             <translation>noch kein Vergleich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/widgets/intervalplot.py" />
+            <source>{name}: {mean:.2f} {unit}, {low:.2f} to {high:.2f}</source>
+            <translation>{name}: {mean:.2f} {unit}, {low:.2f} bis {high:.2f}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/intervalplot.py" />
@@ -9981,8 +10067,23 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/stageline.py" />
+            <source>warm-up</source>
+            <translation>Aufwärmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/widgets/stageline.py" />
             <source>Stages of the run</source>
             <translation>Abschnitte des Laufs</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/widgets/stageline.py" />
+            <source>mount check</source>
+            <translation>Montageprüfung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/widgets/stageline.py" />
+            <source>{label} (now)</source>
+            <translation>{label} (jetzt)</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/staircase.py" />
@@ -10005,6 +10106,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>am größten</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/app/widgets/staircase.py" />
+            <source>{upper} over {lower}: {rise:.1f} kelvins</source>
+            <translation>{upper} über {lower}: {rise:.1f} Kelvin</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
             <source>Traces of the run</source>
             <translation>Kurven des Laufs</translation>
@@ -10013,6 +10119,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
             <source>minutes from the first row</source>
             <translation>Minuten ab der ersten Zeile</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
+            <source>rest</source>
+            <translation>Rest</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
@@ -10165,6 +10276,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Bildzeiten liegen über 0 ms; die Spalte wählen, die sie enthält</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/base/numbers.py" />
+            <source>{value:g}{unit} is outside {low:g} to {high:g}{unit}</source>
+            <translation>{value:g}{unit} liegt außerhalb von {low:g} bis {high:g}{unit}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/base/pointers.py" />
             <source>under Channels</source>
             <translation>unter „Kanäle“</translation>
@@ -10287,6 +10403,22 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Winkel, um den es gedreht ist</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>differ</source>
+            <translation>unterscheiden sich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <source>differs</source>
+            <translation>unterscheidet sich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <location filename="../../../../src/kuffin/publish/page/writing.py" />
+            <source>{n} candidates</source>
+            <translation>{n} Kandidaten</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/bench/devices.py" />
             <source>{devices} each have a die here; say which the study is about, {where}</source>
             <translation>{devices} haben hier je einen Chip; sagen, um welchen es der Studie geht, {where}</translation>
@@ -10356,6 +10488,36 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>the longest time is over, not settled</source>
+            <translation>die längste Zeit ist um, nicht eingeschwungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>the mount could not be checked</source>
+            <translation>die Montage ließ sich nicht prüfen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>{step}, waiting</source>
+            <translation>{step}, wartet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>{step}, waiting for you</source>
+            <translation>{step}, wartet auf dich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>{step}, measuring</source>
+            <translation>{step}, misst</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>{step}, warming up</source>
+            <translation>{step}, wärmt auf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
             <source>set the load to {power:g} W</source>
             <translation>die Last auf {power:g} W stellen</translation>
         </message>
@@ -10371,6 +10533,17 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>carried on</source>
+            <translation>weitergemacht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>skipped</source>
+            <translation>übersprungen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
             <source>start the load “{load}” at {power:g} W</source>
             <translation>die Last „{load}“ bei {power:g} W starten</translation>
         </message>
@@ -10378,6 +10551,23 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/leading.py" />
             <source>start the load “{load}”</source>
             <translation>die Last „{load}“ starten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
+            <location filename="../../../../src/kuffin/core/predict/carrying.py" />
+            <source>measured</source>
+            <translation>gemessen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>repeated</source>
+            <translation>wiederholt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/leading.py" />
+            <source>the mount looks right</source>
+            <translation>die Montage sieht richtig aus</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/limits.py" />
@@ -10487,8 +10677,10 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
-            <source>{label}: {value:g}{unit} is outside {low:g} to {high:g}{unit}</source>
-            <translation>{label}: {value:g}{unit} liegt außerhalb von {low:g} bis {high:g}{unit}</translation>
+            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>{label}: {said}</source>
+            <translation>{label}: {said}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
@@ -10502,8 +10694,18 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>last {end:g} min</source>
+            <translation>letzte {end:g} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>from {begin:g} min</source>
+            <translation>ab {begin:g} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
             <source>“{written}” is no window; write it like “27 to 30 min”, “last 3 min”, or “found”</source>
-            <translation>„{written}“ ist kein Fenster; so schreiben: „27 to 30 min“, „last 3 min“ oder „found“</translation>
+            <translation>„{written}“ ist kein Fenster; so schreiben: „27–30 min“, „letzte 3 min“ oder „gefunden“</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/protocol.py" />
@@ -10514,6 +10716,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/protocol.py" />
             <source>“{name}” checks the mount already</source>
             <translation>„{name}“ prüft die Montage schon</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>found</source>
+            <translation>gefunden</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>{begin:g}–{end:g} min</source>
+            <translation>{begin:g}–{end:g} min</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/protocol.py" />
@@ -10542,8 +10754,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/protocol.py" />
-            <source>{where}: it settles {values}</source>
-            <translation>{where}: er schwingt {values} ein</translation>
+            <source>{where}: it settles in one of these ways: {values}</source>
+            <translation>{where}: der Schritt endet auf eine dieser Arten: {values}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/protocol.py" />
@@ -10562,8 +10774,13 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/protocol.py" />
-            <source>{where}: {label} must lie between {low:g} and {high:g}</source>
-            <translation>{where}: {label} muss zwischen {low:g} und {high:g} liegen</translation>
+            <source>{where}: {label} must be a number</source>
+            <translation>{where}: {label} muss eine Zahl sein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/protocol.py" />
+            <source>{where}: {label}: {said}</source>
+            <translation>{where}: {label}: {said}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/roles.py" />
@@ -10597,6 +10814,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
+            <source>One after the other, with “;” between: {known}; anything else as a name, a colon and what it was</source>
+            <translation>Nacheinander, mit „;“ dazwischen: {known}; anderes als Name, Doppelpunkt und was es war</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
             <source>“{piece}” is no setting that Kuffin knows; write a name, a colon and what it was, {example}</source>
             <translation>„{piece}“ ist keine Einstellung, die Kuffin kennt; Namen, Doppelpunkt und den Wert schreiben, {example}</translation>
         </message>
@@ -10614,11 +10836,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
             <source>{label}: “{said}” is no number; put a “;” between settings, {example}</source>
             <translation>{label}: „{said}“ ist keine Zahl; ein „;“ zwischen Einstellungen setzen, {example}</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
-            <source>{label}: {value:g} {unit} is outside {low:g} to {high:g} {unit}</source>
-            <translation>{label}: {value:g} {unit} liegt außerhalb von {low:g} bis {high:g} {unit}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/testsettings.py" />
@@ -10766,6 +10983,56 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>eine Behauptung sagt, um wie viel; über 0 angeben, das kleinere Ende eines Bereichs zuerst</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>at least {low:g}</source>
+            <translation>mindestens {low:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>at most {low:g}</source>
+            <translation>höchstens {low:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>up to {low:g}</source>
+            <translation>bis zu {low:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>“Up to” promises nothing: any smaller gain agrees with it, and none at all. It is refuted only where nothing that was tested reaches it.</source>
+            <translation>„Bis zu“ verspricht nichts: jeder kleinere Gewinn passt dazu, und auch gar keiner. Es ist nur widerlegt, wo nichts Getestetes es erreicht.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>about {low:g}</source>
+            <translation>etwa {low:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>“About” is taken as within a tenth of it.</source>
+            <translation>„Etwa“ wird als auf ein Zehntel genau genommen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>{low:g} to {high:g}</source>
+            <translation>{low:g} bis {high:g}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/claims.py" />
+            <source>plain numbers</source>
+            <translation>bloßen Zahlen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/control.py" />
+            <source>the baseline has one reading; two or more tell</source>
+            <translation>der Bezug hat eine Ablesung; erst zwei oder mehr sagen etwas</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/control.py" />
+            <source>too few readings</source>
+            <translation>zu wenige Ablesungen</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/compare/linear.py" />
             <source>{n} mounts leave nothing to judge the scatter by ({fitted} quantities are fitted); make at least one more mount, or fit fewer</source>
             <translation>{n} Montagen lassen nichts übrig, wonach die Streuung zu beurteilen wäre ({fitted} Größen werden angepasst); mindestens eine Montage mehr machen oder weniger anpassen</translation>
@@ -10881,6 +11148,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/compare/looks.py" />
             <source>“{written}” are no rounds; write their numbers, such as “2, 4”</source>
             <translation>„{written}“ sind keine Runden; ihre Nummern schreiben, etwa „2, 4“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/mixed.py" />
+            <source>Tukey-Kramer, samples as a random effect (REML, Kenward-Roger)</source>
+            <translation>Tukey-Kramer, Exemplare als Zufallseffekt (REML, Kenward-Roger)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/mixed.py" />
+            <source>Dunnett, against {reference}, samples as a random effect (REML, Kenward-Roger)</source>
+            <translation>Dunnett, gegen {reference}, Exemplare als Zufallseffekt (REML, Kenward-Roger)</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/mixed.py" />
@@ -11104,9 +11381,24 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>, mehr als die {margin:g}{u}, auf die es ankommt</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/compare/pooled.py" />
+            <source>Tukey-Kramer on mount means</source>
+            <translation>Tukey-Kramer auf Mittel der Montagen</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/core/compare/separate.py" />
             <source>some mounts of a candidate do not scatter at all; check that they are different recordings</source>
             <translation>einige Montagen eines Kandidaten streuen überhaupt nicht; prüfen Sie, ob es verschiedene Aufzeichnungen sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/separate.py" />
+            <source>Welch on mount means</source>
+            <translation>Welch auf Mittel der Montagen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/separate.py" />
+            <source>Games-Howell on mount means</source>
+            <translation>Games-Howell auf Mittel der Montagen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/sources.py" />
@@ -11320,6 +11612,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/findings/air.py" />
             <source>{high} stands {by:.1f} K below {low} under load: that cannot be</source>
             <translation>{high} steht unter Last {by:.1f} K unter {low}: das kann nicht sein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
+            <source>guessed as {share:g} %, until the study knows its own</source>
+            <translation>auf {share:g} % geschätzt, bis die Studie ihre eigene kennt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
@@ -11648,11 +11945,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
-            <source>{found:g}{unit} is outside {low:g} to {high:g}{unit}</source>
-            <translation>{found:g}{unit} liegt außerhalb von {low:g} bis {high:g}{unit}</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
             <source>row {n}, {name}: {said}; look at its sign and its unit</source>
             <translation>Zeile {n}, {name}: {said}; nach Vorzeichen und Einheit sehen</translation>
         </message>
@@ -11735,6 +12027,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/coolant.py" />
             <source>no properties of {share:.3g} % {glycol} by mass; known are 0 to {most} % of {known}</source>
             <translation>keine Eigenschaften für {share:.3g} % {glycol} nach Masse; bekannt sind 0 bis {most} % von {known}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/coolant.py" />
+            <source>{share:.3g} % {glycol} by mass</source>
+            <translation>{share:.3g} % {glycol} nach Masse</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/heatbalance.py" />
@@ -11854,6 +12151,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/heat/normalise.py" />
             <source>Reference room</source>
             <translation>Bezugsraum</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>twice Student’s t, and {share:g} % for what one capacity is too few for</source>
+            <translation>zweimal Students t, und {share:g} % für das, wofür eine Kapazität zu wenig ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
+            <source>{model}, with power and base temperature as they were measured; R, C and the first level fitted</source>
+            <translation>{model}, mit Leistung und Bezugstemperatur, wie sie gemessen wurden; R, C und das Anfangsniveau angepasst</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/heat/wholetrace.py" />
@@ -12079,6 +12386,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/plan/schedule.py" />
             <source>{label} takes {minutes:.1f} h, but the longest day at the bench has {longest:.1f} h; lengthen a day or shorten the protocol</source>
             <translation>{label} dauert {minutes:.1f} h, der längste Tag am Prüfstand hat aber {longest:.1f} h; einen Tag verlängern oder den Ablauf kürzen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/predict/carrying.py" />
+            <source>carried</source>
+            <translation>übertragen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/predict/carrying.py" />
+            <source>estimated</source>
+            <translation>geschätzt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/predict/carrying.py" />
@@ -12598,6 +12915,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>it turns, but its speed is set by voltage only, if the header can</source>
+            <translation>er dreht, aber seine Drehzahl lässt sich nur über die Spannung stellen, falls der Anschluss das kann</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
             <source>the fitting’s thread is {own}, that of {name} {theirs}</source>
             <translation>das Gewinde der Verschraubung ist {own}, das von {name} {theirs}</translation>
         </message>
@@ -12808,9 +13130,44 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>95 %; a third of what was taken off counts</source>
+            <translation>95 %; ein Drittel des Abgezogenen zählt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>the fitted warm-up less its final level, on average over the window</source>
+            <translation>das angepasste Aufwärmen ohne sein Endniveau, im Mittel über das Fenster</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>{begin:.1f} to {end:.1f} min</source>
+            <translation>{begin:.1f} bis {end:.1f} min</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>95 %; all of the warm-up left in the window counts</source>
+            <translation>95 %; alles Aufwärmen, das im Fenster bleibt, zählt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>the mean of a window set by hand</source>
+            <translation>das Mittel eines von Hand gesetzten Fensters</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>the window’s mean as it is</source>
+            <translation>das Mittel des Fensters, wie es ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
             <location filename="../../../../src/kuffin/said/figurewords.py" />
             <source>Reading</source>
             <translation>Ablesung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/reading.py" />
+            <source>, whole passes of {period:.0f} s</source>
+            <translation>, ganze Durchgänge von {period:.0f} s</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/settle/reading.py" />
@@ -12965,6 +13322,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>Half-width of the figures</source>
+            <translation>Halbe Breite der Zahlen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
             <source>Rise as read</source>
             <translation>Anstieg wie abgelesen</translation>
         </message>
@@ -12982,6 +13344,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/settle/typed.py" />
             <source>Half-width, grown with it</source>
             <translation>Halbbreite, damit gewachsen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>no recorded run of this bench tells its time constant</source>
+            <translation>kein aufgezeichneter Lauf dieses Prüfstands nennt seine Zeitkonstante</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>when it was read is not told</source>
+            <translation>wann abgelesen wurde, ist nicht gesagt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/settle/typed.py" />
@@ -13007,6 +13379,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/settle/typed.py" />
             <source>Step of the last digit of {name}</source>
             <translation>Stufe der letzten Stelle von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/settle/typed.py" />
+            <source>whether it had settled is not known: {why}</source>
+            <translation>ob es eingeschwungen war, ist nicht bekannt: {why}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/sound/levels.py" />
@@ -13090,6 +13467,26 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{name}: seine {blades} Blätter bei {hz:.1f} Umdrehungen je Sekunde</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/demo/blocks.py" />
+            <location filename="../../../../src/kuffin/demo/cards.py" />
+            <location filename="../../../../src/kuffin/demo/halfyear.py" />
+            <location filename="../../../../src/kuffin/demo/pads.py" />
+            <location filename="../../../../src/kuffin/demo/pastes.py" />
+            <location filename="../../../../src/kuffin/demo/quiet.py" />
+            <source>date the study</source>
+            <translation>Studie datieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/demo/blocks.py" />
+            <source>lay the mounts out</source>
+            <translation>Montagen einteilen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/demo/prepared.py" />
+            <source>prepare the demo's mounts</source>
+            <translation>Montagen der Demo vorbereiten</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/instruments/command.py" />
             <source>the command is empty; write the program and its arguments</source>
             <translation>der Befehl ist leer; Programm und Argumente schreiben</translation>
@@ -13106,6 +13503,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/instruments/command.py" />
+            <source>took longer than {s:g} s</source>
+            <translation>brauchte länger als {s:g} s</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/command.py" />
             <source>the command “{command}” cannot be read ({error}); mind its quotation marks</source>
             <translation>der Befehl „{command}“ ist nicht zu lesen ({error}); auf die Anführungszeichen achten</translation>
         </message>
@@ -13113,6 +13515,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/instruments/command.py" />
             <source>{name} cannot be started ({what})</source>
             <translation>{name} lässt sich nicht starten ({what})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/command.py" />
+            <source>printed more than {n} MB</source>
+            <translation>gab mehr als {n} MB aus</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/instruments/configured.py" />
@@ -13123,6 +13530,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/instruments/configured.py" />
             <source>“{written}” is no unit Kuffin knows; write °C, W, L/h, L/min, rpm, dBA, V …</source>
             <translation>„{written}“ ist keine Einheit, die Kuffin kennt; °C, W, L/h, L/min, rpm, dBA, V … schreiben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/discovery.py" />
+            <source>it says nothing by itself; it may have to be asked</source>
+            <translation>es sagt von selbst nichts; vielleicht muss es gefragt werden</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/instruments/hwmon.py" />
@@ -13136,8 +13548,18 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/instruments/hwmon.py" />
+            <source>{counter} may be read by the administrator only</source>
+            <translation>{counter} darf nur die Verwaltung lesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/hwmon.py" />
             <source>{root}: there are no sensors of the kernel's here (hwmon)</source>
             <translation>{root}: Sensoren des Kernels gibt es hier nicht (hwmon)</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/meterlines.py" />
+            <source>{bad} of {all} lines cannot be read, such as “{example}”</source>
+            <translation>{bad} von {all} Zeilen lassen sich nicht lesen, etwa „{example}“</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/instruments/ports.py" />
@@ -13170,6 +13592,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{port} darf nicht geöffnet werden: dieses Konto braucht das Recht auf serielle Anschlüsse (meist die Gruppe „dialout“)</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/instruments/ports.py" />
+            <source>it hung up</source>
+            <translation>es hat aufgelegt</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/instruments/setup.py" />
             <source>a row is kept every 0.05 to 5 s (20 to 0.2 times a second)</source>
             <translation>alle 0,05 bis 5 s wird eine Zeile behalten (20- bis 0,2-mal je Sekunde)</translation>
@@ -13178,6 +13605,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/instruments/setup.py" />
             <source>{path}: this computer's bench settings cannot be read ({strerror}); mend the file, or move it away to begin anew</source>
             <translation>{path}: die Prüfstandseinstellungen dieses Rechners sind nicht zu lesen ({strerror}); die Datei richten, oder weglegen und neu beginnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>how often a row is kept: it is once a second now</source>
+            <translation>wie oft eine Zeile behalten wird: jetzt einmal in der Sekunde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>{name}: damaged, and left out: {said}. The file as it was is kept as {copy}</source>
+            <translation>{name}: beschädigt und weggelassen: {said}. Die Datei, wie sie war, liegt als {copy}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>the instruments: they are no list</source>
+            <translation>die Messgeräte: sie sind keine Liste</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/instruments/setup.py" />
@@ -13196,8 +13638,38 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>it is too large to be Kuffin's</source>
+            <translation>sie ist zu groß, um von Kuffin zu sein</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>it is no table</source>
+            <translation>sie ist keine Tabelle</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>all of it: {error}</source>
+            <translation>alles: {error}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>the loads: they are no table</source>
+            <translation>die Lasten: sie sind keine Tabelle</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
+            <source>the load “{name}”: its command is no text</source>
+            <translation>die Last „{name}“: ihr Befehl ist kein Text</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/setup.py" />
             <source>two channels are called “{name}”; give each its own name</source>
             <translation>zwei Kanäle heißen „{name}“; jedem einen eigenen Namen geben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/instruments/soundcard.py" />
+            <source>this computer's microphone</source>
+            <translation>Mikrofon dieses Rechners</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/instruments/soundcard.py" />
@@ -13231,6 +13703,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/audio.py" />
+            <source>{name} has {n} channels; the loudest, channel {channel}, is taken</source>
+            <translation>{name} hat {n} Kanäle; der lauteste, Kanal {channel}, wird genommen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/audio.py" />
             <source>{name} has {rate} samples a second; levels need {least} at least</source>
             <translation>{name} hat {rate} Werte je Sekunde; Pegel brauchen mindestens {least}</translation>
         </message>
@@ -13238,6 +13715,66 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/logs/audio.py" />
             <source>{name} holds no sound</source>
             <translation>{name} enthält keinen Ton</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clock.py" />
+            <source>, which the file's own date speaks for</source>
+            <translation>, wofür das Datum der Datei spricht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clock.py" />
+            <source>, which the present date speaks for</source>
+            <translation>, wofür das heutige Datum spricht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clock.py" />
+            <source>the day first</source>
+            <translation>dem Tag zuerst</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clock.py" />
+            <source>the month first</source>
+            <translation>dem Monat zuerst</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clock.py" />
+            <source>the year first</source>
+            <translation>dem Jahr zuerst</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clock.py" />
+            <source>the date {date} was read with {order}{why}; the file does not say which</source>
+            <translation>das Datum {date} wurde mit {order} gelesen{why}; die Datei sagt nicht, wie es gilt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clock.py" />
+            <source>, as you say</source>
+            <translation>, wie du sagst</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clockrun.py" />
+            <source>the clock counts to twelve without AM or PM: time runs on</source>
+            <translation>die Uhr zählt bis zwölf ohne AM oder PM: die Zeit läuft weiter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clockrun.py" />
+            <source>the clock passes midnight: time runs on</source>
+            <translation>die Uhr geht über Mitternacht: die Zeit läuft weiter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clockrun.py" />
+            <source>the clock goes back by {back:.0f} s after {after:.0f} s and runs on from there; how long the pause was cannot be known</source>
+            <translation>die Uhr springt nach {after:.0f} s um {back:.0f} s zurück und läuft von dort weiter; wie lang die Pause war, lässt sich nicht wissen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clockrun.py" />
+            <source>and so on</source>
+            <translation>und so weiter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/clockrun.py" />
+            <source>the clock goes back an hour (end of summer time): time runs on</source>
+            <translation>die Uhr geht eine Stunde zurück (Ende der Sommerzeit): die Zeit läuft weiter</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/encoding.py" />
@@ -13281,6 +13818,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>some characters are damaged and show as �</source>
+            <translation>einige Zeichen sind beschädigt und stehen als �</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
+            <source>some characters are damaged, perhaps because the file is cut off</source>
+            <translation>einige Zeichen sind beschädigt, vielleicht weil die Datei abgeschnitten ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/encoding.py" />
             <source>{name}: line {line} is longer than {most} kB; this is no log of columns</source>
             <translation>{name}: Zeile {line} ist länger als {most} kB; das ist kein Log aus Spalten</translation>
         </message>
@@ -13306,6 +13853,12 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>{n} rows with blanks were left out</source>
+            <translation>{n} Zeilen mit Lücken wurden weggelassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
             <source>{file}: line {i}, column “{columns}”: “{row}” is no number; mend or blank it</source>
             <translation>{file}: Zeile {i}, Spalte „{columns}“: „{row}“ ist keine Zahl; richten oder leeren</translation>
         </message>
@@ -13313,6 +13866,22 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/logs/flowtable.py" />
             <source>{file}: “{written}” of column “{columns}” is no unit that Kuffin knows</source>
             <translation>{file}: „{written}“ von Spalte „{columns}“ ist keine Einheit, die Kuffin kennt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <source>what was pasted</source>
+            <translation>das Eingefügte</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>1 row with a blank was left out</source>
+            <translation>1 Zeile mit einer Lücke wurde weggelassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/framelog.py" />
+            <source>{n} lines held no frame time and were left out</source>
+            <translation>{n} Zeilen enthielten keine Bildzeit und wurden weggelassen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/layout.py" />
@@ -13335,9 +13904,54 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{name}: keine Zeilen mit Zahlen gefunden; ist es nach dem Kopf abgeschnitten?</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/logs/layout.py" />
+            <source>line {line} names {names} columns, the rows have {fields}</source>
+            <translation>Zeile {line} nennt {names} Spalten, die Zeilen haben {fields}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/layout.py" />
+            <source>the log has no header: its columns are called Column 1, Column 2 and so on</source>
+            <translation>der Log hat keinen Kopf: seine Spalten heißen Column 1, Column 2 und so weiter</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/logs/leftout.py" />
             <source>{file}: line {line} is a header again, with {what} than the first; split the file there and add both parts</source>
             <translation>{file}: Zeile {line} ist wieder ein Kopf, mit {what} als der erste; die Datei dort teilen und beide Teile hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/leftout.py" />
+            <source>1 row could not be read: line {line} {why}</source>
+            <translation>1 Zeile ließ sich nicht lesen: Zeile {line} {why}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/leftout.py" />
+            <source>{n} rows could not be read: line {line} {why}</source>
+            <translation>{n} Zeilen ließen sich nicht lesen: Zeile {line} {why}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/leftout.py" />
+            <source>other units</source>
+            <translation>anderen Einheiten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/leftout.py" />
+            <source>has an unreadable clock</source>
+            <translation>hat eine unlesbare Uhr</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/leftout.py" />
+            <source>from line {line} on the columns seem to change; those rows were left out, so split the file there to read both parts</source>
+            <translation>ab Zeile {line} scheinen die Spalten zu wechseln; diese Zeilen wurden weggelassen; teile die Datei dort, um beide Teile zu lesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/leftout.py" />
+            <source>other columns, or another order</source>
+            <translation>anderen Spalten oder anderer Reihenfolge</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/leftout.py" />
+            <source>has {n} of {fields} fields</source>
+            <translation>hat {n} von {fields} Feldern</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/reader.py" />
@@ -13361,6 +13975,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>“{cell}” was read with a decimal point; the log does not say whether the point marks thousands</source>
+            <translation>„{cell}“ wurde mit Dezimalpunkt gelesen; der Log sagt nicht, ob der Punkt Tausender trennt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
             <source>{file}: “{time_unit}” is no unit of time; write s, ms, min or h</source>
             <translation>{file}: „{time_unit}“ ist keine Zeiteinheit; s, ms, min oder h schreiben</translation>
         </message>
@@ -13373,6 +13992,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/logs/reader.py" />
             <source>{name}: its dates may have the day or the year first, and neither the log nor the file's own date says which; say how they are written</source>
             <translation>{name}: in seinen Daten kann Tag oder Jahr vorn stehen, und weder das Log noch das Datum der Datei sagt, was; sagen, wie sie geschrieben sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>some rows were out of order and have been sorted by time</source>
+            <translation>einige Zeilen standen nicht in der Reihe und wurden nach der Zeit geordnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>1 cell of “{name}” could not be read as a number and counts as missing: line {line}, “{cell}”</source>
+            <translation>1 Zelle von „{name}“ ließ sich nicht als Zahl lesen und gilt als fehlend: Zeile {line}, „{cell}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>{n} cells of “{name}” could not be read as numbers and count as missing: line {line}, “{cell}”</source>
+            <translation>{n} Zellen von „{name}“ ließen sich nicht als Zahlen lesen und gelten als fehlend: Zeile {line}, „{cell}“</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/tidy.py" />
@@ -13400,9 +14034,24 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{file}: Zeile {number}, Spalte „{columns}“: „{row}“ ist keine Zahl; richten oder leeren</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>mount {mount} of {candidate} stands in several rounds; each is taken for a mount of its own</source>
+            <translation>Montage {mount} von {candidate} steht in mehreren Runden; jede gilt als eigene Montage</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/look/colours.py" />
             <source>the font {name} that ships with Kuffin is gone from {fonts}; install Kuffin anew</source>
             <translation>die Schrift {name}, die mit Kuffin kommt, fehlt in {fonts}; Kuffin neu installieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/answering.py" />
+            <source>remount {label}</source>
+            <translation>{label} neu montieren</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/answering.py" />
+            <source>repair {label}</source>
+            <translation>{label} reparieren</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/answering.py" />
@@ -13410,14 +14059,164 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>diese Montage hat noch keinen Lauf, der missraten sein könnte</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/notebook/answering.py" />
+            <source>accept what was found about {label}</source>
+            <translation>Befund zu {label} annehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/answering.py" />
+            <source>open what was found about {label} again</source>
+            <translation>Befund zu {label} wieder öffnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/answering.py" />
+            <source>note that {label} could not be finished</source>
+            <translation>vermerken, dass {label} nicht zu Ende ging</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/answering.py" />
+            <source>note that {label} was finished</source>
+            <translation>vermerken, dass {label} zu Ende ging</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/notebook/bin.py" />
             <source>a run is being recorded; empty the bin when it has ended</source>
             <translation>ein Lauf wird aufgezeichnet; den Papierkorb leeren, wenn er zu Ende ist</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>study “{name}”</source>
+            <translation>Studie „{name}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>candidate {name}</source>
+            <translation>Kandidat {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>run {source}</source>
+            <translation>Lauf {source}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>part {name}</source>
+            <translation>Teil {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>{name}, sample {label}</source>
+            <translation>{name}, Exemplar {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>bench “{name}”</source>
+            <translation>Prüfstand „{name}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>instrument {name}</source>
+            <translation>Messgerät {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>protocol “{name}”</source>
+            <translation>Ablauf „{name}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>curve of {name}</source>
+            <translation>Kurve von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>take {label} out of the bin</source>
+            <translation>{label} aus dem Papierkorb holen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/bin.py" />
+            <source>recording {name}</source>
+            <translation>Aufnahme {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>its {column} {what}</source>
+            <translation>„{column}“ {what}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>is out of all bounds</source>
+            <translation>liegt jenseits aller Grenzen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>is “{value}”, which this Kuffin does not know</source>
+            <translation>ist „{value}“, was dieses Kuffin nicht kennt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>is no moment</source>
+            <translation>ist kein Zeitpunkt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>is missing</source>
+            <translation>fehlt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>is no data</source>
+            <translation>sind keine Daten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>is no whole number</source>
+            <translation>ist keine ganze Zahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>its {column}: {left}</source>
+            <translation>„{column}“: {left}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>has an impossible number</source>
+            <translation>hat eine unmögliche Nummer</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>is no number</source>
+            <translation>ist keine Zahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>is no text</source>
+            <translation>ist kein Text</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/cellrules.py" />
+            <source>its {column} cannot be read</source>
+            <translation>„{column}“ lässt sich nicht lesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/channels.py" />
+            <source>say what the channels are</source>
+            <translation>sagen, was die Kanäle sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/curveedits.py" />
+            <source>put a curve into the bin</source>
+            <translation>Kurve in den Papierkorb legen</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/notebook/curveedits.py" />
             <source>{temperature:g} °C is no temperature of a coolant</source>
             <translation>{temperature:g} °C ist keine Temperatur eines Kühlmittels</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/curveedits.py" />
+            <source>add {label}</source>
+            <translation>{label} hinzufügen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/database.py" />
@@ -13471,8 +14270,18 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>start a study</source>
+            <translation>Studie beginnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
             <source>a candidate needs a name</source>
             <translation>ein Kandidat braucht einen Namen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>change the candidates</source>
+            <translation>Kandidaten ändern</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/edits.py" />
@@ -13481,13 +14290,58 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>say that a run is a recheck</source>
+            <translation>sagen, dass ein Lauf eine Nachprüfung ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>say that a run is no recheck</source>
+            <translation>sagen, dass ein Lauf keine Nachprüfung ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
             <source>a mount is left out only with a reason; say in a few words what spoilt it</source>
             <translation>eine Montage zählt nur mit Grund nicht; in ein paar Worten sagen, was sie verdarb</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>move the window</source>
+            <translation>Fenster verschieben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>let Kuffin find the window</source>
+            <translation>Kuffin das Fenster finden lassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>say what a mount was tested under</source>
+            <translation>sagen, worunter eine Montage getestet wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
             <source>{file}: say which candidate this log belongs to</source>
             <translation>{file}: sagen, zu welchem Kandidaten dieses Log gehört</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>add {n} logs</source>
+            <translation>{n} Logs hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>leave out {label}</source>
+            <translation>{label} weglassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>take {label} back in</source>
+            <translation>{label} wieder hereinnehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/edits.py" />
+            <source>put {label} into the bin</source>
+            <translation>{label} in den Papierkorb legen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/heldfile.py" />
@@ -13502,13 +14356,83 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/joinedlogs.py" />
+            <source>move the joined log</source>
+            <translation>angefügten Log verschieben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/joinedlogs.py" />
+            <source>join {file}</source>
+            <translation>{file} anfügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/joinedlogs.py" />
             <source>a log is joined to a run of a mount; choose one on the loom</source>
             <translation>ein Log wird mit dem Lauf einer Montage verbunden; am Webstuhl eine wählen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>blocks of samples have not the size they say</source>
+            <translation>Blöcke von Messwerten haben nicht die Größe, die sie nennen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>windows end before they begin</source>
+            <translation>Fenster enden, bevor sie beginnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>logs join a run that is none</source>
+            <translation>Logs hängen an einem Lauf, den es nicht gibt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>claims compare a candidate with itself</source>
+            <translation>Behauptungen vergleichen einen Kandidaten mit sich selbst</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>rows have the number of another</source>
+            <translation>Zeilen haben die Nummer einer anderen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>{n} rows belong to something that is not there ({named})</source>
+            <translation>{n} Zeilen gehören zu etwas, das nicht da ist ({named})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
             <source>{name} is damaged ({said}) and could not be mended ({error}); it is untouched. Copy it to a folder with room that you may write in, and open it there</source>
             <translation>{name} ist beschädigt ({said}) und war nicht zu richten ({error}); es ist unberührt. In einen Ordner mit Platz kopieren, in den man schreiben darf, und dort öffnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>and {more} more</source>
+            <translation>und {more} weitere</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>{n} {said}</source>
+            <translation>{n}: {said}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>{row}: {what}, so it is left out</source>
+            <translation>{row}: {what}, deshalb weggelassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>{row}: {what}</source>
+            <translation>{row}: {what}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>the history for Undo cannot be read, so it is left out</source>
+            <translation>der Verlauf für „Rückgängig“ lässt sich nicht lesen und ist weggelassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/mending.py" />
+            <source>{table} “{name}” has a name that another has, or none: it is called “{fresh}”</source>
+            <translation>{table} „{name}“ trägt den Namen eines anderen oder keinen: es heißt jetzt „{fresh}“</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/migrations.py" />
@@ -13563,6 +14487,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/partsfile.py" />
+            <source>read {n} parts</source>
+            <translation>{n} Teile einlesen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/partsfile.py" />
             <source>{name}, line {line}: {error}; nothing was added</source>
             <translation>{name}, Zeile {line}: {error}; nichts wurde hinzugefügt</translation>
         </message>
@@ -13588,6 +14517,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/photos.py" />
+            <source>put a photo into the bin</source>
+            <translation>Foto in den Papierkorb legen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/photos.py" />
             <source>{name}: this is no photo that Kuffin can read; use JPEG or PNG ({error})</source>
             <translation>{name}: das ist kein Foto, das Kuffin lesen kann; JPEG oder PNG nehmen ({error})</translation>
         </message>
@@ -13595,6 +14529,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/notebook/photos.py" />
             <source>{name}: cannot be read ({strerror})</source>
             <translation>{name}: nicht zu lesen ({strerror})</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/photos.py" />
+            <source>add the photo {name}</source>
+            <translation>Foto {name} hinzufügen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/photos.py" />
@@ -13638,13 +14577,43 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>promise to keep the {setting} the same</source>
+            <translation>versprechen: {setting} bleibt gleich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
             <source>what differs stays only with a reason; say in a few words why</source>
             <translation>was verschieden ist, bleibt nur mit Grund; in ein paar Worten sagen, warum</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/planedits.py" />
-            <source>{spoken}: {value:g} {unit} is outside {low:g} to {high:g} {unit}</source>
-            <translation>{spoken}: {value:g} {unit} liegt außerhalb von {low:g} bis {high:g} {unit}</translation>
+            <source>give a reason: {label}</source>
+            <translation>Grund angeben: {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>take back the reason: {label}</source>
+            <translation>Grund zurücknehmen: {label}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>take another part for a candidate</source>
+            <translation>anderes Teil für einen Kandidaten nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>compare a part with itself</source>
+            <translation>Teil mit sich selbst vergleichen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>add a claim</source>
+            <translation>Behauptung hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>change a claim</source>
+            <translation>Behauptung ändern</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/planedits.py" />
@@ -13663,8 +14632,38 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>draw the order</source>
+            <translation>Reihenfolge auslosen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>move a mount in the order</source>
+            <translation>Montage in der Reihenfolge verschieben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>share the samples out</source>
+            <translation>Exemplare verteilen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>take another sample</source>
+            <translation>anderes Exemplar nehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
             <source>a protocol needs a name, such as “the usual three steps”</source>
             <translation>ein Ablauf braucht einen Namen, etwa „die üblichen drei Schritte“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>set the {setting}</source>
+            <translation>{setting} festlegen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>the same {setting} for all</source>
+            <translation>{setting} gleich für alle</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/planedits.py" />
@@ -13682,9 +14681,69 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{name} hat kein solches Exemplar im Regal; es dort erst hinzufügen</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>keep the protocol {name}</source>
+            <translation>Ablauf {name} behalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/planedits.py" />
+            <source>no longer promise the same {setting}</source>
+            <translation>nicht mehr versprechen: {setting} bleibt gleich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
+            <source>note on a step</source>
+            <translation>Notiz zu einem Schritt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
+            <source>not ready to run</source>
+            <translation>nicht bereit zum Lauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
+            <source>start preparing again</source>
+            <translation>Vorbereitung neu beginnen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
+            <source>note on a mount</source>
+            <translation>Notiz zu einer Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
+            <source>fill in the {kind} sheet</source>
+            <translation>Blatt „{kind}“ ausfüllen</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
             <source>this mount has a run already; plan another one instead</source>
             <translation>diese Montage hat schon einen Lauf; stattdessen eine andere planen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
+            <source>tick “{short}”</source>
+            <translation>„{short}“ abhaken</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/preparationedits.py" />
+            <source>untick “{short}”</source>
+            <translation>Haken bei „{short}“ wegnehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/publishedits.py" />
+            <source>show “{title}” in the page</source>
+            <translation>„{title}“ auf der Seite zeigen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/publishedits.py" />
+            <source>leave “{title}” out of the page</source>
+            <translation>„{title}“ von der Seite weglassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/publishedits.py" />
+            <source>write words for the page</source>
+            <translation>Text für die Seite schreiben</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/recordings.py" />
@@ -13703,13 +14762,53 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/recordings.py" />
+            <source>put a recording into the bin</source>
+            <translation>Aufnahme in den Papierkorb legen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/recordings.py" />
+            <source>tell how it was recorded</source>
+            <translation>sagen, wie aufgenommen wurde</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/recordings.py" />
+            <source>say how recordings are made</source>
+            <translation>sagen, wie Aufnahmen entstehen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/recordings.py" />
             <source>{name}: what it holds was lost; add it again</source>
             <translation>{name}: was es enthielt, ging verloren; noch einmal hinzufügen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/recordings.py" />
-            <source>{value:g} {unit} is outside {low:g} to {high:g} {unit}</source>
-            <translation>{value:g} {unit} liegt außerhalb von {low:g} bis {high:g} {unit}</translation>
+            <source>add the {kind} {name}</source>
+            <translation>{kind} {name} hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/rescue.py" />
+            <source>“{name}” was moved or renamed while it was open here; Kuffin goes on in {there}</source>
+            <translation>„{name}“ wurde verschoben oder umbenannt, während es hier offen war; Kuffin macht in {there} weiter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/rescue.py" />
+            <source>“{name}” was deleted while it was open here. All of it, the last edit included, is kept in “{rescue}” in {folder}, and Kuffin goes on in that.</source>
+            <translation>„{name}“ wurde gelöscht, während es hier offen war. Alles, auch die letzte Änderung, liegt in „{rescue}“ in {folder}, und Kuffin macht darin weiter.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/rescue.py" />
+            <source>“{name}” was replaced by another file while it was open here. All of it, the last edit included, is kept in “{rescue}” in {folder}, and Kuffin goes on in that. The other file was not touched.</source>
+            <translation>„{name}“ wurde durch eine andere Datei ersetzt, während es hier offen war. Alles, auch die letzte Änderung, liegt in „{rescue}“ in {folder}, und Kuffin macht darin weiter. Die andere Datei wurde nicht angerührt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/runwriter.py" />
+            <source>comment on a run</source>
+            <translation>Bemerkung zu einem Lauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/runwriter.py" />
+            <source>record a run of {candidate}</source>
+            <translation>Lauf von {candidate} aufzeichnen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/runwriter.py" />
@@ -13733,8 +14832,28 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>put a part into the bin</source>
+            <translation>Teil in den Papierkorb legen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>add a sample</source>
+            <translation>Exemplar hinzufügen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>change a sample</source>
+            <translation>Exemplar ändern</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
             <source>a bench needs a name, such as booth seven</source>
             <translation>ein Prüfstand braucht einen Namen, etwa Kabine sieben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>change the loop</source>
+            <translation>Kreislauf ändern</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/shelf.py" />
@@ -13745,6 +14864,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/notebook/shelf.py" />
             <source>an accuracy in % of full scale needs the full scale</source>
             <translation>eine Genauigkeit in % des Endwerts braucht den Endwert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>put an instrument into the bin</source>
+            <translation>Messgerät in den Papierkorb legen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>change where probes sit</source>
+            <translation>ändern, wo Fühler sitzen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>put {name} on the shelf</source>
+            <translation>{name} ins Regal legen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/shelf.py" />
@@ -13773,8 +14907,23 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>set up {name}</source>
+            <translation>{name} einrichten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
             <source>an accuracy is not below zero</source>
             <translation>eine Genauigkeit liegt nicht unter null</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>change {name}</source>
+            <translation>{name} ändern</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/shelf.py" />
+            <source>add {name}</source>
+            <translation>{name} hinzufügen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/store.py" />
@@ -13842,6 +14991,51 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>„{name}“ ist nicht mehr in {parent} und ließ sich auch anderswo nicht bewahren ({error}). Bis dahin wird nichts geschrieben: zurücklegen oder jetzt eine Kopie speichern</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/notebook/structure.py" />
+            <source>its table “{name}” has {n} rows, far more than a bench can make</source>
+            <translation>seine Tabelle „{name}“ hat {n} Zeilen, weit mehr, als ein Prüfstand liefern kann</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/structure.py" />
+            <source>its table “{name}” is missing</source>
+            <translation>seine Tabelle „{name}“ fehlt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/structure.py" />
+            <source>a column of its table “{name}” is computed</source>
+            <translation>eine Spalte seiner Tabelle „{name}“ wird berechnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/structure.py" />
+            <source>a name in it is no text</source>
+            <translation>ein Name darin ist kein Text</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/structure.py" />
+            <source>it holds a {kind}, “{name}”</source>
+            <translation>es enthält ein „{kind}“, „{name}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/structure.py" />
+            <source>it holds a virtual table, “{name}”</source>
+            <translation>es enthält eine virtuelle Tabelle, „{name}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/structure.py" />
+            <source>it holds an index that is computed, “{name}”</source>
+            <translation>es enthält einen berechneten Index, „{name}“</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/structure.py" />
+            <source>its table “{name}” has other columns</source>
+            <translation>seine Tabelle „{name}“ hat andere Spalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/structure.py" />
+            <source>it holds “{name}”, which is none of its tables</source>
+            <translation>es enthält „{name}“, was keine seiner Tabellen ist</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/notebook/tablestudy.py" />
             <source>{file}: no column names the candidates; call it “candidate”</source>
             <translation>{file}: keine Spalte nennt die Kandidaten; sie „candidate“ nennen</translation>
@@ -13855,6 +15049,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/notebook/tablestudy.py" />
             <source>{file}: two rows are {row}, mount {key}; one row for each mount, please</source>
             <translation>{file}: zwei Zeilen sind {row}, Montage {key}; bitte eine Zeile je Montage</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/tablestudy.py" />
+            <source>make a study of {file}</source>
+            <translation>Studie aus {file} machen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/typedruns.py" />
+            <source>type readings of {n} mounts</source>
+            <translation>Ablesungen von {n} Montagen eintippen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/typedruns.py" />
@@ -14070,6 +15274,66 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Mount it again.</source>
+            <translation>Noch einmal montieren.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Choose a baseline and mount it at the beginning and the end.</source>
+            <translation>Einen Bezug wählen und am Anfang und am Ende montieren.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Take the bench's move out, on Compare · Baseline.</source>
+            <translation>Den Gang des Prüfstands herausnehmen, unter Vergleichen · Bezug.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Answer the findings: mount again, accept with a reason, or leave out with a reason.</source>
+            <translation>Die Befunde beantworten: neu montieren, mit Grund annehmen oder mit Grund weglassen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Nothing: it is reported.</source>
+            <translation>Nichts: es wird berichtet.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Choose a school that takes the room out.</source>
+            <translation>Eine Schule wählen, die den Raum herausnimmt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Run them longer.</source>
+            <translation>Länger laufen lassen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Write the claim down on Plan · Question, and it is tested.</source>
+            <translation>Die Behauptung unter Planen · Frage aufschreiben, dann wird sie geprüft.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Write down how each sample came, on the Shelf.</source>
+            <translation>Im Regal aufschreiben, wie jedes Exemplar kam.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Measure a second sample.</source>
+            <translation>Ein zweites Exemplar messen.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Make it the same, or give the reason why it stays, on Plan · Fair?.</source>
+            <translation>Gleich machen oder unter Planen · Fair? den Grund angeben, warum es bleibt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
+            <source>Say which school is right for this part, and why.</source>
+            <translation>Sagen, welche Schule für dieses Teil richtig ist und warum.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>{names} has none</source>
             <translation>{names} hat keine</translation>
         </message>
@@ -14195,11 +15459,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/publish/page/writing.py" />
             <source>one candidate</source>
             <translation>ein Kandidat</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/publish/page/writing.py" />
-            <source>{n} candidates</source>
-            <translation>{n} Kandidaten</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/paper/sheets.py" />
@@ -14348,6 +15607,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/unpacking.py" />
+            <source>take in {name}</source>
+            <translation>{name} übernehmen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/unpacking.py" />
             <source>{where}: its id is missing or there twice</source>
             <translation>{where}: seine Kennung fehlt oder steht zweimal da</translation>
         </message>
@@ -14406,6 +15670,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/openfindings.py" />
             <source>{condition}: {seen}</source>
             <translation>{condition}: {seen}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/failed.py" />
+            <source>no reason was given</source>
+            <translation>kein Grund genannt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/reading/forecast.py" />
@@ -14589,8 +15858,28 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/reading/wholefits.py" />
+            <source>; what the fit leaves is bent: a second, slower part is warming, and R is off by about its share</source>
+            <translation>; was die Anpassung übrig lässt, ist gebogen: ein zweites, langsameres Teil wärmt sich auf, und R liegt um etwa dessen Anteil daneben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/wholefits.py" />
+            <source>{model}, with power and base temperature as they were measured, from {begin:.1f} to {end:.1f} min; no window and no waiting</source>
+            <translation>{model}, mit Leistung und Bezugstemperatur, wie sie gemessen wurden, von {begin:.1f} bis {end:.1f} min; kein Fenster und kein Warten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/wholefits.py" />
             <source>Whole-trace resistance</source>
             <translation>Widerstand aus der ganzen Kurve</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/wholefits.py" />
+            <source>the load's beginning is not known</source>
+            <translation>der Beginn der Last ist nicht bekannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/reading/wholefits.py" />
+            <source>it needs both temperatures and the power</source>
+            <translation>es braucht beide Temperaturen und die Leistung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/reading/wholefits.py" />
@@ -14611,6 +15900,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/recording/headless.py" />
             <source>only the simulated bench runs faster than life</source>
             <translation>nur der simulierte Prüfstand läuft schneller als das Leben</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/keeping.py" />
+            <source>there is no place for them</source>
+            <translation>es gibt keinen Platz für sie</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/keeping.py" />
@@ -14638,9 +15932,34 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>{said} Im Heft steht der Lauf als einer, der abbrach: dort schließen und dieses Log mit ihm verbinden</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/recording/keeping.py" />
+            <source>all rows are kept, but the run cannot be closed yet: {error}</source>
+            <translation>alle Zeilen sind behalten, aber der Lauf lässt sich noch nicht schließen: {error}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/recording/liverun.py" />
             <source>the run that was cut off has other channels ({had} …) than this bench ({have} …); choose the bench it was recorded from, or close it as it is</source>
             <translation>der abgebrochene Lauf hat andere Kanäle ({had} …) als dieser Prüfstand ({have} …); den Prüfstand wählen, an dem er aufgezeichnet wurde, oder ihn schließen, wie er ist</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>carried on in spite of the mount check</source>
+            <translation>trotz der Montageprüfung weitergemacht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>a step</source>
+            <translation>ein Schritt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>no reason given</source>
+            <translation>kein Grund genannt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>the recording was cut off here and went on after {gap:.0f} s</source>
+            <translation>die Aufzeichnung brach hier ab und ging nach {gap:.0f} s weiter</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/liverun.py" />
@@ -14649,8 +15968,28 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>{what} skipped: {why}</source>
+            <translation>{what} übersprungen: {why}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>the step is repeated</source>
+            <translation>der Schritt wird wiederholt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
             <source>STOP THE LOAD NOW: only you can</source>
             <translation>DIE LAST JETZT BEENDEN: das geht nur von Hand</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>ended: {over}</source>
+            <translation>beendet: {over}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>goes on</source>
+            <translation>geht weiter</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/loads.py" />
@@ -14713,6 +16052,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Zeilen werden alle 0,05 bis 5 s aufgezeichnet</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/recording/recorder.py" />
+            <source>too many rows wait, and they can be kept nowhere else ({error}): make room now</source>
+            <translation>zu viele Zeilen warten und lassen sich nirgends sonst behalten ({error}): mach jetzt Platz</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/recorder.py" />
+            <source>the last {n} rows wait in memory until they can be kept: {said}</source>
+            <translation>die letzten {n} Zeilen warten im Speicher, bis sie sich behalten lassen: {said}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/recorder.py" />
+            <source>{name}: {trouble}</source>
+            <translation>{name}: {trouble}</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/recording/thisbench.py" />
             <source>{channels} of {instruments}.</source>
             <translation>{channels} von {instruments}.</translation>
@@ -14756,6 +16110,26 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/recording/thisbench.py" />
             <source>{n} instruments</source>
             <translation>{n} Instrumente</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/troubles.py" />
+            <source>nothing was recorded for {gap:.0f} s: the computer was suspended, or held up</source>
+            <translation>{gap:.0f} s lang wurde nichts aufgezeichnet: der Rechner schlief oder war aufgehalten</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/troubles.py" />
+            <source>the computer's clock was set on by {by:.0f} s; the run's own times are not touched</source>
+            <translation>die Uhr des Rechners wurde um {by:.0f} s vorgestellt; die Zeiten des Laufs bleiben unberührt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/troubles.py" />
+            <source>the computer's clock was set back by {by:.0f} s; the run's own times are not touched</source>
+            <translation>die Uhr des Rechners wurde um {by:.0f} s zurückgestellt; die Zeiten des Laufs bleiben unberührt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/troubles.py" />
+            <source>in the end: {trouble}</source>
+            <translation>am Ende: {trouble}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/ageingwords.py" />
@@ -16215,6 +17589,36 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>marked</source>
+            <translation>markiert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>stage</source>
+            <translation>Phase</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>asked for</source>
+            <translation>verlangt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>trouble</source>
+            <translation>Störung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>limit</source>
+            <translation>Grenze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>photo</source>
+            <translation>Foto</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
             <source>recorded from {source}, {rows} rows in {duration_s:.1f} min</source>
             <translation>aufgezeichnet von {source}, {rows} Zeilen in {duration_s:.1f} min</translation>
         </message>
@@ -17267,6 +18671,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Mit {name}</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/simulated/benchsound.py" />
+            <source>simulated microphone</source>
+            <translation>simuliertes Mikrofon</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/verdict/across.py" />
             <source>Each mounted a sample of {name} of its own: how far samples of it differ is not in these lines.</source>
             <translation>Jeder montierte ein eigenes Exemplar von {name}: wie weit sich Exemplare davon unterscheiden, steckt nicht in diesen Zeilen.</translation>
@@ -17754,6 +19163,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>Tests that differ in it may differ in more than the cooler; what it does is not known to Kuffin.</source>
+            <translation>Tests, die sich darin unterscheiden, können sich in mehr als dem Kühler unterscheiden; was es bewirkt, weiß Kuffin nicht.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
             <source>A candidate with fewer mounts has a wider interval, and its luck counts for more.</source>
             <translation>Ein Kandidat mit weniger Montagen hat ein breiteres Intervall, und sein Glück zählt mehr.</translation>
         </message>
@@ -17786,6 +19200,66 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/fairness.py" />
             <source>So far only its scatter would be compared: say in the table below how they differ.</source>
             <translation>Bisher würde nur seine Streuung verglichen: in der Tabelle unten sagen, worin sie sich unterscheiden.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>the power measured</source>
+            <translation>die gemessene Leistung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>{more} was given {percent} % more than {less}, and its rise grows as much.</source>
+            <translation>{more} bekam {percent} % mehr als {less}, und seine Übertemperatur wächst ebenso.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>the room's air</source>
+            <translation>die Raumluft</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>{more} was tested in air {by} K warmer than {less}: its temperature as read is higher by about as much.</source>
+            <translation>{more} wurde in um {by} K wärmerer Luft getestet als {less}: seine Temperatur, wie abgelesen, ist um etwa so viel höher.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>the clock measured</source>
+            <translation>der gemessene Takt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>{more} ran {percent} % faster than {less}: another limit, or one of them held back; heat and score differ with it.</source>
+            <translation>{more} lief {percent} % schneller als {less}: eine andere Grenze, oder eines wurde gebremst; Wärme und Punkte unterscheiden sich damit.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>the voltage measured</source>
+            <translation>die gemessene Spannung</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>{more} had {percent} % more voltage than {less}: it makes more heat at the same clock.</source>
+            <translation>{more} hatte {percent} % mehr Spannung als {less}: es macht mehr Wärme beim selben Takt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>the pump speed measured</source>
+            <translation>die gemessene Pumpendrehzahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>{more}'s pump ran {percent} % faster than {less}'s: another flow; compare at the same flow.</source>
+            <translation>Die Pumpe von {more} lief {percent} % schneller als die von {less}: ein anderer Durchfluss; vergleiche bei gleichem Durchfluss.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>the fan speed measured</source>
+            <translation>die gemessene Lüfterdrehzahl</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/fairness.py" />
+            <source>{more}'s fans ran {percent} % faster than {less}'s: coolant over air changes at once.</source>
+            <translation>Die Lüfter von {more} liefen {percent} % schneller als die von {less}: Kühlmittel über Luft ändert sich sofort.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/fairness.py" />
@@ -18359,8 +19833,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/predicting.py" />
-            <source>{what}: {value:g} is outside {low:g} to {high:g}</source>
-            <translation>{what}: {value:g} liegt außerhalb von {low:g} bis {high:g}</translation>
+            <source>{what}: {outside}</source>
+            <translation>{what}: {outside}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/predicting.py" />
@@ -18727,6 +20201,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/schoolflips.py" />
             <source>{school} puts {first} first</source>
             <translation>{school} setzt {first} an die Spitze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/sheets.py" />
+            <source>on the block</source>
+            <translation>auf dem Block</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/sheets.py" />
+            <source>on the die</source>
+            <translation>auf dem Chip</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/sheets.py" />
@@ -21945,6 +23429,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
             <source>screw threads</source>
             <translation>Schraubgewinde</translation>
         </message>
@@ -21986,6 +23471,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
             <source>plug</source>
             <translation>Stecker</translation>
         </message>
@@ -23496,6 +24982,166 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Durchfluss mit ihm</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>radiator and fans, how deep</source>
+            <translation>Radiator und Lüfter, Tiefe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>radiator and fans are {takes} deep, and the case has {room}</source>
+            <translation>Radiator und Lüfter sind {takes} tief, und das Gehäuse hat {room}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>radiator, how long</source>
+            <translation>Radiator, Länge</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>the radiator is {takes} long, and the case has {room}</source>
+            <translation>der Radiator ist {takes} lang, und das Gehäuse hat {room}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>radiator, how wide</source>
+            <translation>Radiator, Breite</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>the radiator is {takes} wide, and the case has {room}</source>
+            <translation>der Radiator ist {takes} breit, und das Gehäuse hat {room}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>memory under the block</source>
+            <translation>Speicher unter dem Block</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>it does not clear memory over {room}, and this one is {takes} high</source>
+            <translation>über {room} hohem Speicher hat er keinen Platz, und dieser ist {takes} hoch</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>block and fitting, how high</source>
+            <translation>Block und Anschluss, Höhe</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>block and fitting stand {takes} high, and up to the side there are {room}</source>
+            <translation>Block und Anschluss stehen {takes} hoch, und bis zur Seitenwand sind es {room}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>card with its block, slots</source>
+            <translation>Karte mit ihrem Block, Steckplätze</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>the card takes {takes} with its block, and the case has {room}</source>
+            <translation>die Karte braucht mit ihrem Block {takes}, und das Gehäuse hat {room}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>fittings side by side on the block</source>
+            <translation>Anschlüsse nebeneinander am Block</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>two fittings need {takes} from middle to middle, and the block’s ports are {room} apart</source>
+            <translation>zwei Anschlüsse brauchen {takes} von Mitte zu Mitte, und die Gewinde des Blocks liegen {room} auseinander</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>fittings side by side on the radiator</source>
+            <translation>Anschlüsse nebeneinander am Radiator</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>two fittings need {takes} from middle to middle, and the radiator’s ports are {room} apart</source>
+            <translation>zwei Anschlüsse brauchen {takes} von Mitte zu Mitte, und die Gewinde des Radiators liegen {room} auseinander</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>radiator's ports in the case</source>
+            <translation>Anschlüsse des Radiators im Gehäuse</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>what stands at that end and half a fitting take {takes}, and the middle of the radiator’s ports is {room} from its end</source>
+            <translation>was an diesem Ende steht und ein halber Anschluss brauchen {takes}, und die Mitte der Gewinde des Radiators liegt {room} von seinem Ende</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>board and backplate under the block’s screws</source>
+            <translation>Platine und Rückplatte unter den Schrauben des Blocks</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>board and backplate are {takes} thick, and the block’s screws reach through {room}</source>
+            <translation>Platine und Rückplatte sind {takes} dick, und die Schrauben des Blocks reichen durch {room}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>backplate behind the board</source>
+            <translation>Rückplatte hinter der Platine</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>the backplate stands {takes} off the board, and behind it there are {room}</source>
+            <translation>die Rückplatte steht {takes} von der Platine ab, und dahinter sind {room}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>fans on one header</source>
+            <translation>Lüfter an einem Anschluss</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>the fans draw {takes} together, and a header gives {room}</source>
+            <translation>die Lüfter ziehen zusammen {takes}, und ein Anschluss gibt {room}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>pump on its header</source>
+            <translation>Pumpe an ihrem Anschluss</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/clearance.py" />
+            <source>the pump draws {takes}, and its header gives {room}</source>
+            <translation>die Pumpe zieht {takes}, und ihr Anschluss gibt {room}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>fan screws into the radiator</source>
+            <translation>Lüfterschrauben in den Radiator</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>the screws are {own}, the radiator’s threads {other}: forced in, they cut the threads away</source>
+            <translation>die Schrauben sind {own}, die Gewinde des Radiators {other}: mit Gewalt eingedreht schneiden sie die Gewinde weg</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>fans on the board’s headers</source>
+            <translation>Lüfter an den Anschlüssen der Platine</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>the fans have {own}, the board’s fan headers take {other}: it takes an adapter made for it</source>
+            <translation>die Lüfter haben {own}, die Lüfteranschlüsse der Platine nehmen {other}: es braucht einen dafür gemachten Adapter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>pump on the board’s header</source>
+            <translation>Pumpe am Anschluss der Platine</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/prepare/matching.py" />
+            <source>the pump has {own}, the board’s header takes {other}: feed it from the supply, by a lead made for it</source>
+            <translation>die Pumpe hat {own}, der Anschluss der Platine nimmt {other}: speise sie aus dem Netzteil, mit einem dafür gemachten Kabel</translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/publish/figures/drawing.py" />
             <source>Clear, dark text</source>
             <translation>Durchsichtig, dunkle Schrift</translation>
@@ -23504,6 +25150,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/publish/figures/drawing.py" />
             <source>Clear, light text</source>
             <translation>Durchsichtig, helle Schrift</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/figures/drawing.py" />
+            <source>Wide screen, 1920 × 1080</source>
+            <translation>Breitbild, 1920 × 1080</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/figures/drawing.py" />
+            <source>Upright, 1080 × 1350</source>
+            <translation>Hochformat, 1080 × 1350</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/publish/figures/drawing.py" />
+            <source>Print, 170 mm wide</source>
+            <translation>Druck, 170 mm breit</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/prepare/cautions.py" />
@@ -23644,11 +25305,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/plan/schedule.py" />
             <source>Sunday</source>
             <translation>Sonntag</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />
-            <source>measured</source>
-            <translation>gemessen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/flow/curvekinds.py" />

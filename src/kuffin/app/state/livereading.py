@@ -11,6 +11,7 @@ import numpy as np
 from PySide6.QtCore import QObject, QTimer, Signal
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.saying import told
 from kuffin.instruments.byhand import HandSource
 from kuffin.instruments.configured import open_source
 from kuffin.instruments.meterlines import ToldValue
@@ -47,10 +48,10 @@ class _Reader:
             except BenchError as error:
                 found, self.trouble = {}, str(error)
             now = time.monotonic()
-            for name, told in found.items():
-                self.told[name] = told
+            for name, one in found.items():
+                self.told[name] = one
                 kept = self.history.setdefault(name, deque(maxlen=400))
-                kept.append((now, told.value))
+                kept.append((now, one.value))
             self._stop.wait(max(min(self.setting.interval_s, 5.0), 0.2))
         source.close()
 
@@ -105,7 +106,7 @@ class LiveReading(QObject):
 
     def trouble(self, at: int) -> str:
         """What is wrong with the instrument at a place."""
-        return self._readers[at].trouble if at < len(self._readers) else ""
+        return told(self._readers[at].trouble) if at < len(self._readers) else ""
 
     def mean(self, at: int, source: str) -> float:
         """The mean of what a channel told in the last seconds, NaN for nothing."""

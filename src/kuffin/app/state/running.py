@@ -9,6 +9,7 @@ from PySide6.QtCore import QObject, QTimer, Signal
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say, told
 from kuffin.core.bench.leading import step_s
 from kuffin.core.compare.pairwords import number
 from kuffin.notebook.entities import Mount, Run
@@ -118,7 +119,7 @@ class Running(QObject):
         if whole:
             self._closed()
         else:
-            self.unkept.emit(live.keeping.unkept)
+            self.unkept.emit(told(live.keeping.unkept))
             self._retry.start()
 
     def write_elsewhere(self) -> None:
@@ -164,7 +165,7 @@ class Running(QObject):
             self._timer.stop()
             self._retry.stop()
             self._closing = True
-            self.live.stop("the window was closed")
+            self.live.stop(say("the window was closed"))
             if not self.live.close():
                 said = self.live.keeping.rescue()
             self.live = None

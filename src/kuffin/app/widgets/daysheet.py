@@ -47,7 +47,16 @@ class DaySheet(Scaled):
         spoken = (
             ""
             if plan is None
-            else "; ".join(f"{p.job.label}: {day_words(p.begin)} {p.begin:%H:%M} to {p.end:%H:%M}" for p in plan.laid)
+            else "; ".join(
+                tr(
+                    "{job}: {day} {begin} to {end}",
+                    job=p.job.label,
+                    day=day_words(p.begin),
+                    begin=f"{p.begin:%H:%M}",
+                    end=f"{p.end:%H:%M}",
+                )
+                for p in plan.laid
+            )
         )
         self.setAccessibleDescription(spoken)
         self.setMinimumWidth(int(_LEFT * self.zoom + _LEAST * len(self._days())) if self._days() else 200)
@@ -99,7 +108,7 @@ class DaySheet(Scaled):
             x = _LEFT + i * width
             painter.setPen(t.color("ink"))
             letters = 3 if width < 110 else 9  # of a day's and a month's name
-            painter.drawText(QRectF(x, 2, width, 17), Qt.AlignmentFlag.AlignHCenter, DAYS[day.weekday()][:letters])
+            painter.drawText(QRectF(x, 2, width, 17), Qt.AlignmentFlag.AlignHCenter, tr(DAYS[day.weekday()])[:letters])
             painter.setPen(t.color("muted"))
             number, month = short_day(day).split()
             painter.drawText(QRectF(x, 18, width, 16), Qt.AlignmentFlag.AlignHCenter, f"{number} {month[:letters]}")

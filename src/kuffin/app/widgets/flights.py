@@ -87,7 +87,7 @@ class Flights(Scaled):
             )
             painter.setFont(small)
             painter.setPen(t.color("muted"))
-            self._name(painter, QRectF(x, box.bottom() + 3, width, 16), tread.name)
+            self._name(painter, QRectF(x, box.bottom() + 3, width, 16), tr(tread.name))
             if i == 0:
                 continue
             step = flight.steps[i - 1]
@@ -116,7 +116,7 @@ class Flights(Scaled):
                 number(tread.height, digits),
             )
             painter.setPen(t.color("muted"))
-            self._name(painter, QRectF(at - 3, box.bottom() + 3, 0.62 * width + 4, 16), tread.name)
+            self._name(painter, QRectF(at - 3, box.bottom() + 3, 0.62 * width + 4, 16), tr(tread.name))
             at += 0.62 * width
         painter.setPen(t.color("ink"))
         bold = self.letters(bold=True)

@@ -86,7 +86,15 @@ class IntervalPlot(Scaled):
             return tr("no comparison yet")
         unit = self._result.outcome.unit
         return "; ".join(
-            f"{c.name}: {number(c.mean, 2)} {unit}, {number(c.low, 2)} to {number(c.high, 2)}" for c in found.candidates
+            tr(
+                "{name}: {mean:.2f} {unit}, {low:.2f} to {high:.2f}",
+                name=c.name,
+                mean=c.mean,
+                unit=unit,
+                low=c.low,
+                high=c.high,
+            )
+            for c in found.candidates
         )
 
     def sizeHint(self) -> QSize:

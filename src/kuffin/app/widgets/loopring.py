@@ -38,7 +38,7 @@ class LoopRing(Scaled):
         """Show (kind, name, note) in the direction of flow."""
         self._parts = list(parts)
         self.setAccessibleName(tr("The loop"))
-        self.setAccessibleDescription(" to ".join(f"{kind} {name}" for kind, name, _ in parts))
+        self.setAccessibleDescription(" → ".join(f"{tr(kind)} {name}" for kind, name, _ in parts))
         self.update()
 
     def _at(self, share: float, out: float = 0.0) -> QPointF:

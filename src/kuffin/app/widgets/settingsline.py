@@ -12,7 +12,7 @@ from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.errors import BenchError
 from kuffin.core.base.language import tr
 from kuffin.core.bench.configuration import OF_TEST
-from kuffin.core.bench.testsettings import HOW, Value, read_settings, settings_words
+from kuffin.core.bench.testsettings import Value, how_to_write, read_settings, settings_words
 
 
 class _PieceCompleter(QCompleter):
@@ -39,7 +39,7 @@ class SettingsLine(QLineEdit):
         self.values: dict[str, Value] = dict(values or {})
         self.setAccessibleName(name)
         self.setPlaceholderText(tr("power limit, driver …"))
-        self.setToolTip(plain_tip(HOW))
+        self.setToolTip(plain_tip(how_to_write()))
         completer = _PieceCompleter([s.label for s in OF_TEST.values()], self)
         completer.setCaseSensitivity(Qt.CaseSensitivity.CaseInsensitive)
         self.setCompleter(completer)
@@ -67,7 +67,7 @@ class SettingsLine(QLineEdit):
 
     def _say(self, problem: str) -> None:
         self.problem = problem
-        self.setToolTip(plain_tip(problem or HOW))
+        self.setToolTip(plain_tip(problem or how_to_write()))
         self.setProperty("wrong", bool(problem))
         self.style().unpolish(self)
         self.style().polish(self)

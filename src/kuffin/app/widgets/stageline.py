@@ -31,12 +31,12 @@ def phases(steps: Sequence[Step]) -> list[Phase]:
     several = sum(bool(s.load) for s in steps) > 1
     for number, step in enumerate(steps, 1):
         if step.load and not checked:
-            out.append(Phase(number, "check", "mount check"))
+            out.append(Phase(number, "check", tr("mount check")))
             checked = True
-        name = step.name if not step.load or several else "warm-up"
+        name = step.name if not step.load or several else tr("warm-up")
         out.append(Phase(number, "settling", name))
         if step.load and step.measure_min > 0:
-            out.append(Phase(number, "measuring", "measure"))
+            out.append(Phase(number, "measuring", tr("measure")))
     return out
 
 
@@ -62,7 +62,9 @@ class StageLine(Scaled):
     def show_phases(self, found: Sequence[Phase], at: int, share: float) -> None:
         """Show phases, which one is on (−1: none yet; past the last: over), and how far it is."""
         self._phases, self._at, self._share = list(found), at, min(max(share, 0.0), 1.0)
-        self.setAccessibleDescription(", ".join(f"{p.label}{' (now)' if i == at else ''}" for i, p in enumerate(found)))
+        self.setAccessibleDescription(
+            ", ".join(tr("{label} (now)", label=p.label) if i == at else p.label for i, p in enumerate(found))
+        )
         self.update()
 
     def draw(self, painter: QPainter, _seen: QRect) -> None:

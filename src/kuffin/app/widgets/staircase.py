@@ -41,7 +41,16 @@ class Staircase(Walked):
         """Show a run's levels and steps; nothing clears it."""
         self._levels, self._steps = levels, steps
         self.setAccessibleDescription(
-            "; ".join(f"{s.upper} over {s.lower}: {number(s.rise_k, 1)} kelvins" for s in steps) or tr("no steps known")
+            "; ".join(
+                tr(
+                    "{upper} over {lower}: {rise:.1f} kelvins",
+                    upper=tr(s.upper),
+                    lower=tr(s.lower),
+                    rise=float(s.rise_k),
+                )
+                for s in steps
+            )
+            or tr("no steps known")
         )
         self.update()
 

@@ -296,7 +296,7 @@ class TracePlot(QWidget):
                 np.interp(s.fit_times, self._view.times[: s.trace.size] if self._view else s.fit_times, smoothed(s))
                 - s.fit
             )
-            self.rest.setLabel("left", "rest")
+            self.rest.setLabel("left", tr("rest"))
             self.rest.plot(s.fit_times / 60, left, pen=pg.mkPen(t.ink, width=1))
             self.rest.addItem(pg.InfiniteLine(0, angle=0, pen=pg.mkPen(t.hairline)), ignoreBounds=True)
             reach = max(1.2 * float(np.nanmax(np.abs(left))) if left.size else 0.0, 1e-6)

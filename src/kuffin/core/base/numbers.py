@@ -6,6 +6,7 @@ import math
 
 from kuffin.core.base.language import figure
 from kuffin.core.base.language import written as in_language
+from kuffin.core.base.saying import Saying, say
 
 
 def number(x: float, digits: int = 1) -> str:
@@ -41,6 +42,22 @@ def typed_number(written: str) -> float:
     if not math.isfinite(found):
         raise ValueError(f"{written} is not finite")
     return found
+
+
+def outside(value: float, low: float, high: float, unit: str = "") -> Saying:
+    """What is said of a number that cannot be.
+
+    >>> outside(-300.0, -50.0, 150.0, "°C"), outside(12.0, 0.0, 10.0)
+    ('−300 °C is outside −50 to 150 °C', '12 is outside 0 to 10')
+    """
+    spaced = f" {unit}" if unit else ""
+    return say(
+        "{value:g}{unit} is outside {low:g} to {high:g}{unit}",
+        value=float(value),
+        unit=spaced,
+        low=float(low),
+        high=float(high),
+    )
 
 
 def begun(said: str) -> str:

@@ -25,9 +25,10 @@ class Saying(str):
     places: Mapping[str, Any]
 
     def __new__(cls, message: str, places: Mapping[str, Any]) -> Saying:
+        plain = {k: _plain(v) for k, v in places.items()}
         with in_english():
-            made = super().__new__(cls, tr(message, **places))
-        made.message, made.places = message, {k: v.item() if hasattr(v, "item") else v for k, v in places.items()}
+            made = super().__new__(cls, tr(message, **plain))
+        made.message, made.places = message, plain
         return made
 
     def __getnewargs__(self) -> tuple[str, Mapping[str, Any]]:  # type: ignore[override]
@@ -37,6 +38,15 @@ class Saying(str):
         """As it is kept beside its English."""
         places = {k: v.to_plain() if isinstance(v, Saying) else v for k, v in self.places.items()}
         return {"message": self.message, "places": places}
+
+
+def _plain(place: Any) -> str | float | None:
+    """What stands in a place, so that it can be kept: of an error its sentence, of NumPy's numbers Python's."""
+    if isinstance(place, BaseException) and place.args and isinstance(place.args[0], Saying):
+        return place.args[0]
+    if hasattr(place, "item"):
+        place = place.item()
+    return place if isinstance(place, (str, int, float, type(None))) else str(place)
 
 
 def say(message: str, /, **places: object) -> Saying:

@@ -8,7 +8,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import KW_ONLY, dataclass
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import plain
 from kuffin.core.bench.undertest import kind_under_test
 
@@ -56,15 +56,15 @@ class Setting:
 
     @property
     def spoken(self) -> str:
-        """Its name where it could be taken for the part."""
+        """Its name where it could be taken for the part; a message, as its label is."""
         apart = {
-            "pump_percent": tr("pump speed"),
-            "fan_percent": tr("fan speed"),
-            "pads_where": tr("place and thickness of the pads"),
-            "fans_where": tr("number and side of the fans"),
-            "turned": tr("angle it is turned by"),
+            "pump_percent": mark("pump speed"),
+            "fan_percent": mark("fan speed"),
+            "pads_where": mark("place and thickness of the pads"),
+            "fans_where": mark("number and side of the fans"),
+            "turned": mark("angle it is turned by"),
         }
-        return apart.get(self.key) or tr(self.label)
+        return apart.get(self.key, self.label)
 
 
 _S = Setting
@@ -141,7 +141,7 @@ class Difference:
     @property
     def verb(self) -> str:
         """Differs, or differ."""
-        return "differ" if self.label in _PLURAL else "differs"
+        return tr("differ") if self.label in {tr(p) for p in _PLURAL} else tr("differs")
 
     @property
     def sentence(self) -> str:
@@ -150,7 +150,7 @@ class Difference:
             return self.said
         parts = []
         for value, names in self.groups:
-            who = ", ".join(names) if len(names) < 4 else f"{len(names)} candidates"
+            who = ", ".join(names) if len(names) < 4 else tr("{n} candidates", n=len(names))
             parts.append(f"{who}: {value}")
         return f"{self.label[0].upper()}{self.label[1:]} {self.verb}. " + " · ".join(parts)
 
@@ -201,7 +201,7 @@ def difference(setting: Setting, said: Mapping[str, str], keep_same: Sequence[st
     groups = grouped(said)
     strength = 3 if setting.key in keep_same else setting.strength
     return (
-        [Difference(key=setting.key, label=setting.spoken, groups=groups, effect=setting.effect, strength=strength)]
+        [Difference(key=setting.key, label=tr(setting.spoken), groups=groups, effect=setting.effect, strength=strength)]
         if len(groups) > 1
         else []
     )

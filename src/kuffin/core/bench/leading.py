@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
-from kuffin.core.base.saying import say
+from kuffin.core.base.saying import Saying, say
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.protocol import CHECK_MIN, OWN_FIELDS, Step
 from kuffin.core.bench.testsettings import written_or
@@ -14,9 +14,9 @@ BY_HAND = say("stopped by hand")  # why a run ended that a person stopped
 WAITING, SETTLING, MEASURING = "waiting", "settling", "measuring"
 
 _OVER = {  # why the longest time ends a step
-    "detect": "the longest time is over, not settled",
-    "clock": "by the clock",
-    "check": "the mount could not be checked",
+    "detect": say("the longest time is over, not settled"),
+    "clock": say("by the clock"),
+    "check": say("the mount could not be checked"),
 }
 
 
@@ -48,13 +48,15 @@ class Stage:
     to_do: tuple[str, ...] = ()
 
     @property
-    def words(self) -> str:
+    def words(self) -> Saying:
         """In words."""
         if self.phase == WAITING:
-            return f"{self.step.name}, waiting for you"
+            return say("{step}, waiting for you", step=self.step.name)
         if self.phase == MEASURING:
-            return f"{self.step.name}, measuring"
-        return f"{self.step.name}, {'warming up' if self.step.load else 'waiting'}"
+            return say("{step}, measuring", step=self.step.name)
+        if self.step.load:
+            return say("{step}, warming up", step=self.step.name)
+        return say("{step}, waiting", step=self.step.name)
 
 
 def step_s(step: Step, usual_s: float | None) -> float:
@@ -140,9 +142,9 @@ class Leader:
             if since >= 60 * stage.step.longest_min:
                 why = _OVER[stage.step.settle]
             elif stage.step.settle == "detect" and settled:
-                why = "settled"
+                why = say("settled")
             elif stage.step.settle == "check" and looks_bad is not None:
-                why = "the mount looks right"
+                why = say("the mount looks right")
                 if looks_bad:
                     self.hold(True, now_s)
                     return self.stage
@@ -151,7 +153,7 @@ class Leader:
             elif why:
                 self._begin(stage.number + 1, now_s, why)
         elif since >= 60 * stage.step.measure_min:
-            self._begin(stage.number + 1, now_s, "measured")
+            self._begin(stage.number + 1, now_s, say("measured"))
         return self.stage
 
     def left_s(self, now_s: float, expected_s: float | None = None) -> float | None:
@@ -181,7 +183,7 @@ class Leader:
     def hold(self, on: bool, now_s: float) -> None:
         """Stay in this phase until it is let go; a phase by the clock begins anew then."""
         if self.stage is not None and self.stage.step.settle == "check" and not on and self.stage.held:
-            self._begin(self.stage.number + 1, now_s, "carried on")
+            self._begin(self.stage.number + 1, now_s, say("carried on"))
         elif self.stage is not None and self.stage.held != on:
             begun = self.stage.begun_s if on or self.stage.phase == SETTLING else now_s
             self.stage = replace(self.stage, held=on, begun_s=begun)
@@ -192,15 +194,20 @@ class Leader:
         if stage is None:
             return
         if stage.phase == SETTLING and stage.step.measure_min > 0:
-            self.stage = replace(stage, phase=MEASURING, begun_s=now_s, why="skipped", held=False)
+            self.stage = replace(stage, phase=MEASURING, begun_s=now_s, why=say("skipped"), held=False)
         else:
-            self._begin(stage.number + 1, now_s, "skipped")
+            self._begin(stage.number + 1, now_s, say("skipped"))
 
     def repeat(self, now_s: float) -> None:
         """The step again, from its beginning."""
         if self.stage is not None:
             self.stage = replace(
-                self.stage, phase=SETTLING, begun_s=now_s, why="repeated", held=False, attempt=self.stage.attempt + 1
+                self.stage,
+                phase=SETTLING,
+                begun_s=now_s,
+                why=say("repeated"),
+                held=False,
+                attempt=self.stage.attempt + 1,
             )
 
     def stop(self) -> None:

@@ -5,7 +5,9 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from kuffin.core.base.errors import BenchError
-from kuffin.core.base.numbers import typed_number
+from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import outside, typed_number
+from kuffin.core.base.saying import chained, say
 from kuffin.core.bench.partfields import MOST_KPA, Field, PartKind
 
 METALS = ("copper", "brass", "nickel plate", "chrome plate", "aluminium", "stainless steel", "silver", "zinc", "tin")
@@ -313,17 +315,10 @@ def read_field(field: Field, written: str) -> float | str | list[str] | None:
         try:
             value = typed_number(written.removesuffix(field.unit).strip())
         except ValueError:
-            raise BenchError("{label}: “{written}” is no number", label=field.label, written=written) from None
+            raise BenchError("{label}: “{written}” is no number", label=say(field.label), written=written) from None
         if not field.low <= value <= field.high:
-            unit = f" {field.unit}" if field.unit else ""
-            raise BenchError(
-                "{label}: {value:g}{unit} is outside {low:g} to {high:g}{unit}",
-                label=field.label,
-                value=value,
-                unit=unit,
-                low=field.low,
-                high=field.high,
-            )
+            said = outside(value, field.low, field.high, field.unit)
+            raise BenchError("{label}: {said}", label=say(field.label), said=said)
         return value
     if field.kind == "several":
         chosen = [w.strip().lower() for w in written.replace(";", ",").replace("|", ",").split(",") if w.strip()]
@@ -331,17 +326,17 @@ def read_field(field: Field, written: str) -> float | str | list[str] | None:
             if word not in field.options:
                 raise BenchError(
                     "{label}: “{word}” is not known; use some of: {options}",
-                    label=field.label,
+                    label=say(field.label),
                     word=word,
-                    options=", ".join(field.options),
+                    options=chained([say(o) for o in field.options], ", "),
                 )
         return chosen
     if field.kind == "choice" and written not in field.options:
         raise BenchError(
             "{label}: “{written}” is not known; use one of: {options}",
-            label=field.label,
+            label=say(field.label),
             written=written,
-            options=", ".join(field.options),
+            options=chained([say(o) for o in field.options], ", "),
         )
     return written
 
@@ -361,4 +356,4 @@ def show_field(field: Field, value: object) -> str:
 
 def gaps(kind: str, fields: Mapping[str, object]) -> list[str]:
     """The labels of the fields that are still blank."""
-    return [f.label for f in kind_of(kind).fields if not f.in_hand and fields.get(f.key) in (None, "", [])]
+    return [tr(f.label) for f in kind_of(kind).fields if not f.in_hand and fields.get(f.key) in (None, "", [])]

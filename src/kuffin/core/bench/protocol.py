@@ -10,6 +10,9 @@ from typing import Any
 import numpy as np
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import mark, tr
+from kuffin.core.base.numbers import outside
+from kuffin.core.base.saying import chained, say
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.testsettings import short_words
 
@@ -117,6 +120,9 @@ def with_mount_check(steps: Sequence[Step]) -> tuple[Step, ...]:
     return (*steps[:first], light, *steps[first:])
 
 
+_LAST, _FROM = mark("last {end:g} min"), mark("from {begin:g} min")
+
+
 def window_words(step: Step) -> str:
     """A step's window in words, as `read_window` reads it.
 
@@ -125,10 +131,10 @@ def window_words(step: Step) -> str:
     """
     begin, end = step.window_from_min, step.window_to_min
     if begin is None and end is None:
-        return "found"
+        return tr("found")
     if begin is None:
-        return f"last {end:g} min"
-    return f"from {begin:g} min" if end is None else f"{begin:g}–{end:g} min"
+        return tr(_LAST, end=end)
+    return tr(_FROM, begin=begin) if end is None else tr("{begin:g}–{end:g} min", begin=begin, end=end)
 
 
 def read_window(written: str) -> tuple[float | None, float | None]:
@@ -140,12 +146,13 @@ def read_window(written: str) -> tuple[float | None, float | None]:
         Where it is none of these.
     """
     said = written.strip().lower().replace(",", ".")
+    last, since = (tr(pattern).partition("{")[0].strip().lower() for pattern in (_LAST, _FROM))
     numbers = [float(n) for n in re.findall(r"\d+(?:\.\d+)?", said)]
-    if not numbers and said in {"", "found", "detect", "auto", "automatic"}:
+    if not numbers and said in {"", "found", tr("found"), "detect", "auto", "automatic"}:
         return None, None
-    if len(numbers) == 1 and said.startswith("last"):
+    if len(numbers) == 1 and said.startswith(("last", last)):
         return None, numbers[0]
-    if len(numbers) == 1 and said.startswith(("from", "after")):
+    if len(numbers) == 1 and said.startswith(("from", "after", since)):
         return numbers[0], None
     if len(numbers) == 2 and numbers[1] > numbers[0]:
         return numbers[0], numbers[1]
@@ -170,7 +177,11 @@ def check(steps: Sequence[Step]) -> None:
         if not step.name.strip():
             raise BenchError("step {i} has no name", i=i)
         if step.settle not in SETTLES:
-            raise BenchError("{where}: it settles {values}", where=where, values=" or ".join(SETTLES.values()))
+            raise BenchError(
+                "{where}: it settles in one of these ways: {values}",
+                where=where,
+                values=chained([say(v) for v in SETTLES.values()], ", "),
+            )
         if step.settle == "check" and (not step.load or any(s.load for s in steps[: i - 1])):
             raise BenchError("{where}: the mount is checked under the first load, before any other", where=where)
         if not 0 <= step.longest_min <= 1440 or not 0 <= step.measure_min <= 1440:
@@ -179,14 +190,11 @@ def check(steps: Sequence[Step]) -> None:
             setting = OF_TEST.get(key)
             if setting is None or setting.kind != "number":
                 continue
-            if isinstance(value, str) or not setting.low <= value <= setting.high:
-                raise BenchError(
-                    "{where}: {label} must lie between {low:g} and {high:g}",
-                    where=where,
-                    label=setting.label,
-                    low=setting.low,
-                    high=setting.high,
-                )
+            if isinstance(value, str):
+                raise BenchError("{where}: {label} must be a number", where=where, label=say(setting.label))
+            if not setting.low <= value <= setting.high:
+                said = outside(value, setting.low, setting.high, setting.unit)
+                raise BenchError("{where}: {label}: {said}", where=where, label=say(setting.label), said=said)
         begin, end = step.window_from_min, step.window_to_min
         if (begin is not None and begin < 0) or (end is not None and end <= (begin or 0.0)):
             raise BenchError(

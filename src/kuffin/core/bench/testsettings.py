@@ -8,6 +8,9 @@ from collections.abc import Iterable, Mapping
 import numpy as np
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.language import tr
+from kuffin.core.base.numbers import outside
+from kuffin.core.base.saying import say
 from kuffin.core.base.units import parse_unit, shown, to_canonical
 from kuffin.core.bench.configuration import OF_TEST, Setting, written
 
@@ -17,19 +20,21 @@ _MOST = 200  # signs in a value or a name
 
 # by which else a setting goes
 _ALSO = {"program": "load", "fan": "fan_percent", "bios": "firmware", "limit": "power_limit_w"}
-_NAMES: dict[str, Setting] = dict(
-    sorted(
-        {
-            **{name: s for s in OF_TEST.values() for name in (s.label, s.spoken)},
-            **{name: OF_TEST[key] for name, key in _ALSO.items()},
-        }.items(),
-        key=lambda item: -len(item[0]),
+
+
+def _names() -> dict[str, Setting]:
+    """What settings go by, in English and in the window's language, the longest first."""
+    names = {name: s for s in OF_TEST.values() for said in (s.label, s.spoken) for name in (said, tr(said))}
+    names |= {name: OF_TEST[key] for name, key in _ALSO.items()}
+    return dict(sorted(names.items(), key=lambda item: -len(item[0])))
+
+
+def how_to_write() -> str:
+    """How settings are written, for the person."""
+    return tr(
+        "One after the other, with “;” between: {known}; anything else as a name, a colon and what it was",
+        known=", ".join(tr(s.label) for s in OF_TEST.values()),
     )
-)
-HOW = (
-    f"One after the other, with “;” between: {', '.join(s.label for s in OF_TEST.values())}; anything else as a name, a colon and "
-    "what it was"
-)
 
 
 def setting_words(key: str, value: Value) -> str:
@@ -107,8 +112,9 @@ def _called(key: str) -> str:
 
 
 def _read(piece: str) -> tuple[str, Value]:
+    names = _names()
     name, colon, said = (part.strip() for part in piece.partition(":"))
-    known = next((n for n in _NAMES if re.match(rf"{re.escape(n)}(?!\w)", piece, re.IGNORECASE)), None)
+    known = next((n for n in names if re.match(rf"{re.escape(n)}(?!\w)", piece, re.IGNORECASE)), None)
     # “fan curve: quiet” is a name of one's own, “driver 12:4” is not
     own = known is None or re.fullmatch(r"[^\d]*[a-z][^\d]*", name[len(known) :], re.IGNORECASE) is not None
     if colon and own:
@@ -121,7 +127,7 @@ def _read(piece: str) -> tuple[str, Value]:
             piece=piece,
             example=EXAMPLE,
         )
-    setting, said = _NAMES[known], piece[len(known) :].strip().lstrip(":=").strip()
+    setting, said = names[known], piece[len(known) :].strip().lstrip(":=").strip()
     if not said:
         raise BenchError("“{piece}” does not say what it was set to; {example}", piece=piece, example=EXAMPLE)
     return setting.key, _number(setting, said) if setting.kind == "number" else _text(setting.label, said)
@@ -129,7 +135,7 @@ def _read(piece: str) -> tuple[str, Value]:
 
 def _text(label: str, said: str) -> str:
     after = [p.strip().casefold() for p in said.split(",")[1:]]
-    if any(re.match(rf"{re.escape(name)}\b", one) for one in after for name in _NAMES):
+    if any(re.match(rf"{re.escape(name)}\b", one) for one in after for name in _names()):
         raise BenchError(
             "{label}: “{said}” seems to hold another setting; put a “;” between them", label=label, said=said
         )
@@ -141,7 +147,7 @@ def _number(setting: Setting, said: str) -> float:
     if match is None:
         raise BenchError(
             "{label}: “{said}” is no number; put a “;” between settings, {example}",
-            label=setting.label,
+            label=say(setting.label),
             said=said,
             example=EXAMPLE,
         )
@@ -150,16 +156,10 @@ def _number(setting: Setting, said: str) -> float:
         known, own = parse_unit(unit), parse_unit(setting.unit)
         if known is None or own is None or known.quantity != own.quantity:
             raise BenchError(
-                "{label}: “{said}” is not in {shown}", label=setting.label, said=said, shown=shown(setting.unit)
+                "{label}: “{said}” is not in {shown}", label=say(setting.label), said=said, shown=shown(setting.unit)
             )
         value = float(to_canonical(np.array([value]), known)[0][0])
     if not setting.low <= value <= setting.high:
-        raise BenchError(
-            "{label}: {value:g} {unit} is outside {low:g} to {high:g} {unit}",
-            label=setting.label,
-            value=value,
-            unit=setting.unit,
-            low=setting.low,
-            high=setting.high,
-        )
+        found = outside(value, setting.low, setting.high, setting.unit)
+        raise BenchError("{label}: {said}", label=say(setting.label), said=found)
     return value

@@ -7,6 +7,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from kuffin.core.base.errors import CompareError
+from kuffin.core.base.language import mark, tr
+from kuffin.core.base.saying import say
 
 Interval = tuple[float, float]
 
@@ -23,22 +25,20 @@ class WayOfClaiming:
 WAYS = {
     w.key: w
     for w in (
-        WayOfClaiming("at least", "at least {low}"),
-        WayOfClaiming("at most", "at most {low}"),
+        WayOfClaiming("at least", mark("at least {low:g}")),
+        WayOfClaiming("at most", mark("at most {low:g}")),
         WayOfClaiming(
             "up to",
-            "up to {low}",
-            "“Up to” promises nothing: any smaller gain agrees with it, and none at all. It is refuted only where nothing that was tested reaches it.",
+            mark("up to {low:g}"),
+            mark(
+                "“Up to” promises nothing: any smaller gain agrees with it, and none at all. It is refuted only where nothing that was tested reaches it."
+            ),
         ),
-        WayOfClaiming("about", "about {low}", "“About” is taken as within a tenth of it."),
-        WayOfClaiming("between", "{low} to {high}"),
+        WayOfClaiming("about", mark("about {low:g}"), mark("“About” is taken as within a tenth of it.")),
+        WayOfClaiming("between", mark("{low:g} to {high:g}")),
     )
 }
 _NUMBER = r"\d+(?:[.,]\d+)?"
-_WRITTEN = re.compile(
-    rf"^\s*(?P<way>at least|at most|up to|about|~|≥|>=|≤|<=)?\s*(?P<low>{_NUMBER})\s*(?:(?:to|–|-|and)\s*(?P<high>{_NUMBER}))?\s*(?P<unit>\S.*?)?\s*$",
-    re.IGNORECASE,
-)
 _SIGNS = {"~": "about", "≥": "at least", ">=": "at least", "≤": "at most", "<=": "at most"}
 _KELVINS = re.compile(
     rf"(?P<way>at least|up to|about|~)?\s*(?P<low>{_NUMBER})\s*(?:K\b|°\s*C?\b|degrees?\b|kelvins?\b)", re.IGNORECASE
@@ -69,8 +69,7 @@ class Claimed:
     def written(self, unit: str) -> str:
         """As it is written: ``up to 8 K``, ``2 to 4 %``."""
         told = "%" if self.percent else unit
-        high = "" if self.high is None else f"{self.high:g}"
-        return f"{WAYS[self.way].written.format(low=f'{self.low:g}', high=high)} {told}".rstrip()
+        return f"{tr(WAYS[self.way].written, low=self.low, high=self.high)} {told}".rstrip()
 
     @property
     def ends(self) -> Interval:
@@ -78,6 +77,29 @@ class Claimed:
         if self.way == "about":
             return self.low * (1 - _ABOUT), self.low * (1 + _ABOUT)
         return self.low, self.low if self.high is None else self.high
+
+
+def _words(pattern: str) -> tuple[str, str]:
+    """What stands before a way's number, and what between its two, in the window's language."""
+    first, _, rest = tr(pattern).partition("{low:g}")
+    return first.strip().lower(), rest.partition("{high:g}")[0].strip().lower()
+
+
+def _taken_apart(written: str) -> tuple[str, str, str | None, str] | None:
+    """A way's key (or nothing), one number or two, and a unit, as they are written in English or the window's language."""
+    told = {_words(w.written)[0]: w.key for w in WAYS.values()}
+    ways = {w.key: w.key for w in WAYS.values()} | _SIGNS | {said: key for said, key in told.items() if said}
+    between = ["to", "–", "-", "and", _words(WAYS["between"].written)[1]]
+    way, to = ("|".join(map(re.escape, words)) for words in (sorted(ways, key=len, reverse=True), between))
+    found = re.match(
+        rf"^\s*(?P<way>{way})?\s*(?P<low>{_NUMBER})\s*(?:(?:{to})\s*(?P<high>{_NUMBER}))?\s*(?P<unit>\S.*?)?\s*$",
+        written,
+        re.IGNORECASE,
+    )
+    if found is None:
+        return None
+    said = (found["way"] or "").lower()
+    return ways.get(said, ""), found["low"], found["high"], found["unit"] or ""
 
 
 def read_claim(written: str, unit: str) -> Claimed:
@@ -96,21 +118,20 @@ def read_claim(written: str, unit: str) -> Claimed:
     >>> read_claim("up to 8", "K"), read_claim("2 to 4 %", "K").percent
     (Claimed(way='up to', low=8.0, high=None, percent=False), True)
     """
-    found = _WRITTEN.match(written)
+    found = _taken_apart(written)
     if found is None:
         raise CompareError(
             "“{written}” claims nothing; write “at least 3 {unit}”, “up to 8”, “about 5”, “2 to 4” or “20 %”",
             written=written,
             unit=unit,
         )
-    told = found["unit"] or ""
+    said, least, most, told = found
     if told not in {"", unit, "%"}:
         raise CompareError(
-            "“{told}” is not the unit here; write it in {what} or in %", told=told, what=unit or "plain numbers"
+            "“{told}” is not the unit here; write it in {what} or in %", told=told, what=unit or say("plain numbers")
         )
-    low, high = (None if x is None else float(x.replace(",", ".")) for x in (found["low"], found["high"]))
-    said = (found["way"] or "").lower()
-    way = "between" if high is not None else _SIGNS.get(said, said) or "at least"
+    low, high = (None if x is None else float(x.replace(",", ".")) for x in (least, most))
+    way = "between" if high is not None else said or "at least"
     assert low is not None
     if not low > 0 or (high is not None and not high > low):
         raise CompareError("a claim says by how much; give it above 0, the smaller end of a range first")

@@ -14,6 +14,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.student import t_quantile, t_two_sided_p
 
 Array = NDArray[np.float64]
@@ -100,7 +101,7 @@ def control_chart(
             levels=y.copy(),
             outside=(),
             moved=None,
-            why_not="the baseline has one reading; two or more tell",
+            why_not=tr("the baseline has one reading; two or more tell"),
         )
     known = sd is not None and sd > 0 and df >= 3
     centre = float(y.mean())
@@ -139,7 +140,7 @@ def control_chart(
             levels=np.full(n, centre),
             outside=outside,
             moved=None,
-            why_not="too few readings",
+            why_not=tr("too few readings"),
             sd=spread,
             df=free,
             factor=factor,

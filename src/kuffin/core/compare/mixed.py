@@ -75,12 +75,14 @@ def compare_mixed(table: MountTable, asked: CompareOptions, warnings: list[str])
     if reference is None:
         places = list(combinations(range(k), 2))
         correlation = None
-        method = "Tukey-Kramer, samples as a random effect (REML, Kenward-Roger)"
+        method = tr("Tukey-Kramer, samples as a random effect (REML, Kenward-Roger)")
     else:
         r = names.index(reference)
         places = [(min(r, i), max(r, i)) for i in range(k) if i != r]
         correlation = _many_to_one(fit, places, r, design.shape[1])
-        method = f"Dunnett, against {reference}, samples as a random effect (REML, Kenward-Roger)"
+        method = tr(
+            "Dunnett, against {reference}, samples as a random effect (REML, Kenward-Roger)", reference=reference
+        )
 
     def critical(level: float, df: float) -> float:
         return tukey_critical(level, k, df) if correlation is None else dunnett_critical(level, correlation, df)

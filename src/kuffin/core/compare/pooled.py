@@ -8,6 +8,7 @@ from itertools import combinations
 import numpy as np
 from numpy.typing import NDArray
 
+from kuffin.core.base.language import tr
 from kuffin.core.base.ranges import dunnett_critical, dunnett_p, tukey_critical, tukey_ps
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.evidence import CandidateResult, Comparison, blocks
@@ -35,7 +36,7 @@ def compare_pooled(
     later = Model(k, blocks(mounts) > 1, reference is not None)
     if reference is None:
         places = list(combinations(range(k), 2))
-        method = "Tukey-Kramer on mount means"
+        method = tr("Tukey-Kramer on mount means")
 
         def critical(level: float, n: int) -> float:
             return tukey_critical(level, k, df) if n == 0 else later.critical(level, later.df(n))

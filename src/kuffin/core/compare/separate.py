@@ -77,7 +77,7 @@ def compare_separate(table: MountTable, asked: CompareOptions, warnings: list[st
     with np.errstate(all="ignore"):
         studentized = residuals / np.sqrt(variances[index] * (1 - 1 / n[index]))
     return Comparison(
-        method="Welch on mount means" if k == 2 else "Games-Howell on mount means",
+        method=tr("Welch on mount means") if k == 2 else tr("Games-Howell on mount means"),
         confidence=confidence,
         margin=margin,
         better=better,

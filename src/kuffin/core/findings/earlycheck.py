@@ -67,7 +67,7 @@ class EarlyCheck:
     @cached_property
     def spread(self) -> Worked:
         """How far a further mount may lie from the mean of the others, as a standard deviation, K/W."""
-        guessed = f"guessed as {100 * GUESSED_SCATTER:g} %, until the study knows its own"
+        guessed = tr("guessed as {share:g} %, until the study knows its own", share=100 * GUESSED_SCATTER)
         return worked(
             tr("Spread of a further mount"),
             "s_p",

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.saying import say
 from kuffin.core.base.uncertainty import Accuracy
 from kuffin.core.heat.coolant import Mix
 
@@ -115,5 +116,7 @@ def checked(key: str, value: float) -> float:
         Where it is not above 0.
     """
     if not value > 0:
-        raise BenchError("“{label}” must be above 0 {unit}", label=THRESHOLDS[key].label, unit=THRESHOLDS[key].unit)
+        raise BenchError(
+            "“{label}” must be above 0 {unit}", label=say(THRESHOLDS[key].label), unit=THRESHOLDS[key].unit
+        )
     return float(value)

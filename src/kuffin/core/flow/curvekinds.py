@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from kuffin.core.base.errors import BenchError
+from kuffin.core.base.numbers import outside
 from kuffin.core.base.saying import say
 from kuffin.core.bench.partfields import PartKind
 from kuffin.core.bench.parts import KINDS as PART_KINDS
@@ -136,19 +137,12 @@ def checked_rows(kind: CurveKind, rows: Sequence[Sequence[float | None]]) -> lis
         filled = []
         for value, column in zip(told, kind.columns, strict=True):
             found = column.usual if value is None else float(value)
-            unit = f" {column.unit}" if column.unit else ""
             if found is None:
-                raise BenchError("row {n} has no {name}", n=n, name=column.name)
+                raise BenchError("row {n} has no {name}", n=n, name=say(column.name))
             if not column.low <= found <= column.high:
-                said = say(
-                    "{found:g}{unit} is outside {low:g} to {high:g}{unit}",
-                    found=found,
-                    unit=unit,
-                    low=column.low,
-                    high=column.high,
-                )
+                said = outside(found, column.low, column.high, column.unit)
                 raise BenchError(
-                    "row {n}, {name}: {said}; look at its sign and its unit", n=n, name=column.name, said=said
+                    "row {n}, {name}: {said}; look at its sign and its unit", n=n, name=say(column.name), said=said
                 )
             filled.append(found)
         out.append(filled)

@@ -9,6 +9,7 @@ from typing import Any
 import numpy as np
 
 from kuffin.core.base.errors import TraceError
+from kuffin.core.base.language import tr
 from kuffin.core.heat.coolanttable import SHARES_PERCENT, TABLE, TEMPERATURES_C
 
 GLYCOL_KG_M3 = {"propylene glycol": 1036.0, "ethylene glycol": 1113.0}  # at 20 °C
@@ -25,7 +26,11 @@ class Mix:
     @property
     def words(self) -> str:
         """In words."""
-        return "water" if self.share_percent == 0 else f"{self.share_percent:.3g} % {self.glycol} by mass"
+        return (
+            tr("water")
+            if self.share_percent == 0
+            else tr("{share:.3g} % {glycol} by mass", share=float(self.share_percent), glycol=tr(self.glycol))
+        )
 
 
 WATER = Mix()

@@ -89,7 +89,7 @@ def _half_width(r: Worked, error: float, t95: float) -> Worked:
         Worked(name=tr("Standard error of R"), symbol="s_R", value=error, unit="K/W", digits=6, source=tr("of the fit, with the autocorrelation of what it leaves")),
         r,
     ]  # fmt: skip
-    said = f"twice Student’s t, and {100 * _FLOOR:g} % for what one capacity is too few for"
+    said = tr("twice Student’s t, and {share:g} % for what one capacity is too few for", share=100 * _FLOOR)
     return worked(tr("Half-width"), "U", f"hypot({_WIDEN:g}*t*s_R, {_FLOOR:g}*R)", terms, "K/W", digits=5, source=said)
 
 
@@ -180,7 +180,9 @@ def whole_trace(
     u_log_tau = float(np.sqrt(spread / curvature)) if curvature > 0 else float("inf")
     u_r = float(np.hypot(np.sqrt(max(covariance[0, 0], 0.0)), min(abs(along) * u_log_tau, abs(r))))
     t95 = t_quantile(0.975, max(df / max(inflation(rest), overlap), 2.0))
-    said = f"{MODEL}, with power and base temperature as they were measured; R, C and the first level fitted"
+    said = tr(
+        "{model}, with power and base temperature as they were measured; R, C and the first level fitted", model=MODEL
+    )
     bare = Worked(name=tr("Resistance"), symbol="R", value=float(r), unit="K/W", digits=4, source=said)
     return WholeTrace(
         resistance=replace(bare, half=_half_width(bare, u_r, t95)),

@@ -14,10 +14,11 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from kuffin.core.base.errors import CompareError
+from kuffin.core.base.language import mark
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.spreads import unequal_spread
 
-MEASURED, CARRIED, ESTIMATED = "measured", "carried", "estimated"
+MEASURED, CARRIED, ESTIMATED = mark("measured"), mark("carried"), mark("estimated")
 LABELS = (MEASURED, CARRIED, ESTIMATED)  # from the surest down
 
 

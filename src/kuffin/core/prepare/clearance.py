@@ -245,7 +245,7 @@ def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Buil
     lacking = [s.slot for s in (*check.takes, check.room) if s.slot not in built and s.slot not in check.may_lack]
     asked = ((built.get(s.slot), s.field) for s in (*check.takes, check.room))
     if lacking or any(p is not None and not _has_field(p, key) for p, key in asked):
-        return Fit(key=check.key, label=check.label, state=NOT_BUILT, sentence="", unit=check.unit)
+        return Fit(key=check.key, label=tr(check.label), state=NOT_BUILT, sentence="", unit=check.unit)
     unknown, total, tolerances = [], 0.0, []
     for size in check.takes:
         part = built.get(size.slot)
@@ -274,19 +274,17 @@ def clearance(check: Clearance, built: Mapping[str, Built], shelf: Sequence[Buil
     worst, likely = float(sum(tolerances)), float(np.sqrt(sum(t**2 for t in tolerances)))
     if room is None or unknown:
         over = room is not None and total > room + worst
-        known = (
-            tr("fits as far as is known") if not over else check.said.format(**_told(total, room or 0.0, check.unit))
-        )
+        known = tr("fits as far as is known") if not over else tr(check.said, **_told(total, room or 0.0, check.unit))
         said = tr("{known}; unknown: {unknown}", known=known, unknown=", ".join(unknown))
         state = CONFLICT if over else UNKNOWN
         return Fit(
-            key=check.key, label=check.label, state=state, sentence=said, unit=check.unit, unknown=tuple(unknown)
+            key=check.key, label=tr(check.label), state=state, sentence=said, unit=check.unit, unknown=tuple(unknown)
         )
     spare = room - total
     state = CONFLICT if spare < 0 else TIGHT if spare < worst else FITS
     return Fit(
         key=check.key,
-        label=check.label,
+        label=tr(check.label),
         state=state,
         sentence=_sentence(check, state, spare, worst, likely, total, room),
         spare=spare,

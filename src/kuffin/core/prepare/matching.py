@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from kuffin.core.base.language import tr
+from kuffin.core.base.language import mark, tr
 from kuffin.core.bench.parts import KINDS
 from kuffin.core.prepare.clearance import CLEARANCES, CONFLICT, FITS, NOT_BUILT, STATES, UNKNOWN, Built, Fit, clearance
 
@@ -34,7 +34,7 @@ class Match:
     also: Mapping[tuple[str, str], str]
 
 
-_BY_VOLTAGE = "it turns, but its speed is set by voltage only, if the header can"
+_BY_VOLTAGE = mark("it turns, but its speed is set by voltage only, if the header can")
 _PINS = {("3 pins", "4 pins"): _BY_VOLTAGE, ("4 pins", "3 pins"): _BY_VOLTAGE}
 
 MATCHES: tuple[Match, ...] = (
@@ -120,24 +120,24 @@ def matching(check: Match, built: Mapping[str, Built]) -> Fit:
     """
     one, two = built.get(check.own[0]), built.get(check.other[0])
     if one is None or two is None:
-        return Fit(key=check.key, label=check.label, state=NOT_BUILT, sentence="", unit="")
+        return Fit(key=check.key, label=tr(check.label), state=NOT_BUILT, sentence="", unit="")
     own, other = one.fields.get(check.own[1]), two.fields.get(check.other[1])
     unknown = tuple(
         tr("{thread} of {name}", thread=tr(check.what), name=p.name) for p, t in ((one, own), (two, other)) if not t
     )
     if unknown:
         said = tr("fits as far as is known; unknown: {unknown}", unknown=", ".join(unknown))
-        return Fit(key=check.key, label=check.label, state=UNKNOWN, sentence=said, unit="", unknown=unknown)
+        return Fit(key=check.key, label=tr(check.label), state=UNKNOWN, sentence=said, unit="", unknown=unknown)
     along = check.also.get((str(own), str(other)))
     if own == other or along:
         said = (
-            tr("{own} on {other}: {along}", own=own, other=other, along=along)
+            tr("{own} on {other}: {along}", own=own, other=other, along=tr(along))
             if along
             else tr("both are {own}", own=own)
         )
-        return Fit(key=check.key, label=check.label, state=FITS, sentence=said, unit="")
+        return Fit(key=check.key, label=tr(check.label), state=FITS, sentence=said, unit="")
     return Fit(
-        key=check.key, label=check.label, state=CONFLICT, sentence=check.said.format(own=own, other=other), unit=""
+        key=check.key, label=tr(check.label), state=CONFLICT, sentence=tr(check.said, own=own, other=other), unit=""
     )
 
 

@@ -10,7 +10,6 @@ from __future__ import annotations
 from typing import TYPE_CHECKING
 
 from kuffin.core.base.language import tr
-from kuffin.core.base.numbers import number
 from kuffin.core.base.worked import Worked, worked
 
 if TYPE_CHECKING:
@@ -48,9 +47,9 @@ def plain_window(s: Settled, unit: str = "", digits: int = 2, symbol: str = "y")
     """
     window, left = window_half_width(s, unit, digits + 1), _left(s, unit, digits + 1)
     terms, formula = ([window, left], "W + abs(a)") if left.value else ([window], "W")
-    said = "95 %; all of the warm-up left in the window counts" if left.value else "95 %"
+    said = tr("95 %; all of the warm-up left in the window counts") if left.value else "95 %"
     half = worked(tr("Half-width"), "U", formula, terms, unit, digits=digits + 1, source=said)
-    said = "the mean of a window set by hand" if s.by_hand else "the window’s mean as it is"
+    said = tr("the mean of a window set by hand") if s.by_hand else tr("the window’s mean as it is")
     return worked(
         tr("Reading"), symbol, "m", [window_mean(s, unit, digits)], unit, digits=digits, half=half, source=said
     )
@@ -60,13 +59,13 @@ def corrected_window(s: Settled, unit: str = "", digits: int = 2, symbol: str = 
     """The window's mean less the warm-up left in it."""
     mean, left = window_mean(s, unit, digits), _left(s, unit, digits + 1)
     terms = [window_half_width(s, unit, digits + 1), left]
-    said = "95 %; a third of what was taken off counts"
+    said = tr("95 %; a third of what was taken off counts")
     half = worked(tr("Half-width"), "U", "hypot(W, a/3)", terms, unit, digits=digits + 1, source=said)
     return worked(tr("Reading"), symbol, "m - a", [mean, left], unit, digits=digits, half=half)
 
 
 def _left(s: Settled, unit: str, digits: int) -> Worked:
-    said = "the fitted warm-up less its final level, on average over the window"
+    said = tr("the fitted warm-up less its final level, on average over the window")
     return Worked(
         name=tr("Warm-up left in the window"), symbol="a", value=s.window.left, unit=unit, digits=digits, source=said
     )
@@ -77,8 +76,8 @@ def window_mean(s: Settled, unit: str = "", digits: int = 2) -> Worked:
     w = s.window
     total = Worked(name=tr("Sum of the window's samples"), symbol="Σy", value=w.total, unit=unit, digits=digits)
     count = Worked(name=tr("Samples"), symbol="n", value=float(w.count), digits=0, source=tr("spikes left out"))
-    span = f"{number(w.span_s[0] / 60, 1)} to {number(w.span_s[1] / 60, 1)} min"
-    passes = f", whole passes of {s.load.period_s:.0f} s" if s.load.period_s else ""
+    span = tr("{begin:.1f} to {end:.1f} min", begin=float(w.span_s[0] / 60), end=float(w.span_s[1] / 60))
+    passes = tr(", whole passes of {period:.0f} s", period=float(s.load.period_s)) if s.load.period_s else ""
     return worked(tr("Window’s mean"), "m", "Σy/n", [total, count], unit, digits=digits + 1, source=span + passes)
 
 

@@ -78,13 +78,15 @@ def typed_rise(part: Worked, base: Worked, minutes: float | None, tau_s: float |
         Where more than half of the rise was still to come.
     """
     assert part.half is not None and base.half is not None
-    read_half = in_quadrature("Half-width of the figures", "U_r", [part.half, base.half], "K")
+    read_half = in_quadrature(tr("Half-width of the figures"), "U_r", [part.half, base.half], "K")
     plain = worked(tr("Rise as read"), "ΔT_r", f"{part.symbol} - {base.symbol}", [part, base], "K", half=read_half)
     if minutes is None or tau_s is None:
         why = (
-            "no recorded run of this bench tells its time constant" if tau_s is None else "when it was read is not told"
+            tr("no recorded run of this bench tells its time constant")
+            if tau_s is None
+            else tr("when it was read is not told")
         )
-        return replace(plain, source=f"whether it had settled is not known: {why}"), False
+        return replace(plain, source=tr("whether it had settled is not known: {why}", why=why)), False
     share = float(np.exp(-60 * minutes / tau_s)) if tau_s > 0 else 0.0
     if share > _LARGEST_SHARE:
         raise TraceError(

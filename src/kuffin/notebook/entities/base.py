@@ -3,13 +3,37 @@
 from __future__ import annotations
 
 import datetime as dt
-from typing import Any
+import json
+from typing import Annotated, Any
 
-from sqlalchemy import JSON
+from sqlalchemy import JSON, Dialect, String, TypeDecorator
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
+
+from kuffin.core.base.saying import Saying, from_plain
 
 SCHEMA_VERSION = 11
 APPLICATION_ID = 0x4B554646  # "KUFF"
+
+
+class _KeptSentence(TypeDecorator[str]):
+    """A sentence with its places, so that a window of another language can tell it, too; one without them as it stands."""
+
+    impl = String
+    cache_ok = True
+
+    def process_bind_param(self, value: str | None, dialect: Dialect) -> str | None:
+        return json.dumps(value.to_plain(), ensure_ascii=False) if isinstance(value, Saying) else value
+
+    def process_result_value(self, value: str | None, dialect: Dialect) -> str | None:
+        if value is None or not value.startswith('{"message"'):
+            return value
+        try:
+            return from_plain(json.loads(value))
+        except (KeyError, TypeError, ValueError, AttributeError, RecursionError):
+            return value
+
+
+Sentence = Annotated[str, mapped_column(_KeptSentence())]
 
 
 class Base(DeclarativeBase):

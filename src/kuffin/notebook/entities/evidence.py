@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING, Any
 from sqlalchemy import ForeignKey, LargeBinary, UniqueConstraint
 from sqlalchemy.orm import Mapped, mapped_column, relationship
 
-from kuffin.notebook.entities.base import Base, Binnable, now_text
+from kuffin.notebook.entities.base import Base, Binnable, Sentence, now_text
 from kuffin.notebook.entities.shelf import Sample
 
 if TYPE_CHECKING:
@@ -197,7 +197,7 @@ class Mark(Base):
     run_id: Mapped[int] = mapped_column(ForeignKey("run.id"), index=True)
     at_s: Mapped[float]
     kind: Mapped[str] = mapped_column(default="mark")
-    text: Mapped[str] = mapped_column(default="")
+    text: Mapped[Sentence] = mapped_column(default="")
     value: Mapped[float | None]
     unit: Mapped[str] = mapped_column(default="")
     run: Mapped[Run] = relationship(back_populates="marks")
@@ -230,7 +230,7 @@ class Edit(Base):
 
     __tablename__ = "edit"
     id: Mapped[int] = mapped_column(primary_key=True)
-    label: Mapped[str]
+    label: Mapped[Sentence]
     at: Mapped[str] = mapped_column(default=now_text)
     changes: Mapped[list[Any]]
     undone: Mapped[bool] = mapped_column(default=False)

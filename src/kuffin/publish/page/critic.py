@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
-from kuffin.core.base.language import counted, tr
+from kuffin.core.base.language import counted, mark, tr
 from kuffin.core.base.numbers import begun
 from kuffin.core.compare.pairwords import count, joined, several
 from kuffin.publish.page.material import Material
@@ -73,7 +73,7 @@ def concerns(m: Material, doubts: tuple[Doubt, ...] = ()) -> list[Concern]:
     for q in _QUESTIONS:
         found = q.look(m)
         if found is not None:
-            out.append(Concern(key=q.key, asked=found[0], said=found[1], mend=q.mend, where=q.where))
+            out.append(Concern(key=q.key, asked=found[0], said=found[1], mend=tr(q.mend), where=q.where))
     for i, doubt in enumerate(doubts, 1):
         out.append(
             Concern(
@@ -81,7 +81,7 @@ def concerns(m: Material, doubts: tuple[Doubt, ...] = ()) -> list[Concern]:
                 asked=tr("You write “{sentence}” Is that so?", sentence=doubt.sentence),
                 said=begun(doubt.why),
                 mend=tr("Change the sentence, or take it out."),
-                where=tr("Publish"),
+                where="Publish",
             )
         )
     return out
@@ -298,24 +298,26 @@ def _listed(labels: list[str], most: int = 5) -> str:
 
 
 _QUESTIONS = (
-    _Question("one mount", _single, "Mount it again.", "Plan"),
-    _Question("no baseline", _no_baseline, "Choose a baseline and mount it at the beginning and the end.", "Plan"),
-    _Question("bench moved", _moved, "Take the bench's move out, on Compare · Baseline.", "Compare"),
+    _Question("one mount", _single, mark("Mount it again."), "Plan"),
+    _Question(
+        "no baseline", _no_baseline, mark("Choose a baseline and mount it at the beginning and the end."), "Plan"
+    ),
+    _Question("bench moved", _moved, mark("Take the bench's move out, on Compare · Baseline."), "Compare"),
     _Question(
         "doubtful",
         _doubtful,
-        "Answer the findings: mount again, accept with a reason, or leave out with a reason.",
+        mark("Answer the findings: mount again, accept with a reason, or leave out with a reason."),
         "Inspect",
     ),
-    _Question("left out", _left_out, "Nothing: it is reported.", "Compare"),
-    _Question("as read", _as_read, "Choose a school that takes the room out.", "Compare"),
-    _Question("unsettled", _unsettled, "Run them longer.", "Run"),
-    _Question("claims", _claims, "Write the claim down on Plan · Question, and it is tested.", "Plan"),
-    _Question("samples", _lent, "Write down how each sample came, on the Shelf.", "Shelf"),
-    _Question("one sample", _one_sample, "Measure a second sample.", "Plan"),
-    _Question("differs", _unfair, "Make it the same, or give the reason why it stays, on Plan · Fair?.", "Plan"),
-    _Question("past the plan", _looked, "Nothing: it is reported.", "Compare"),
-    _Question("school", _flips, "Say which school is right for this part, and why.", "Compare"),
+    _Question("left out", _left_out, mark("Nothing: it is reported."), "Compare"),
+    _Question("as read", _as_read, mark("Choose a school that takes the room out."), "Compare"),
+    _Question("unsettled", _unsettled, mark("Run them longer."), "Run"),
+    _Question("claims", _claims, mark("Write the claim down on Plan · Question, and it is tested."), "Plan"),
+    _Question("samples", _lent, mark("Write down how each sample came, on the Shelf."), "Shelf"),
+    _Question("one sample", _one_sample, mark("Measure a second sample."), "Plan"),
+    _Question("differs", _unfair, mark("Make it the same, or give the reason why it stays, on Plan · Fair?."), "Plan"),
+    _Question("past the plan", _looked, mark("Nothing: it is reported."), "Compare"),
+    _Question("school", _flips, mark("Say which school is right for this part, and why."), "Compare"),
 )
 
 

@@ -11,6 +11,7 @@ from kuffin.app.widgets.forms import choice, refill, row
 from kuffin.app.widgets.intervallines import IntervalLines
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
+from kuffin.core.base.saying import told
 from kuffin.core.compare.pairwords import digits_for, number, several, span
 from kuffin.said.intervalline import IntervalLine
 from kuffin.said.line import verdict_line
@@ -114,7 +115,7 @@ class AcrossPage(RenewedPage):
             self.said.setText(
                 tr("Nothing can be linked with this study.") if others else tr("This notebook has one study.")
             )
-        self.refused.setText("\n".join(f"Not linked: {why}." for why in self.link.refused))
+        self.refused.setText("\n".join(tr("Not linked: {why}.", why=told(why)) for why in self.link.refused))
         self.refused.setVisible(bool(self.link.refused))
         self._show_pairs(first, others)
         listed = {c.part_id: (c.name, c.part.kind) for j in self._judged for c in j.study.live_candidates}
@@ -150,7 +151,9 @@ class AcrossPage(RenewedPage):
             widget.setVisible(bool(lines))
         if lines:
             self.pairs.show_lines(lines, "K", tr("no difference"))
-        self._agree.setText("\n".join(f"{p.a} and {p.b}: {p.agreement}" for p in self.shared))
+        self._agree.setText(
+            "\n".join(tr("{a} and {b}: {agreement}", a=p.a, b=p.b, agreement=p.agreement) for p in self.shared)
+        )
 
     def _explain_pair(self, i: int) -> None:
         flat = [(p, row) for p in self.shared for row in p.rows]

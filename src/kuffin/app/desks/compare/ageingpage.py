@@ -19,6 +19,7 @@ from kuffin.core.base.days import day_words
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import number as written
+from kuffin.core.base.saying import say
 from kuffin.core.compare.ageing import STEP, Ageing, log_time
 from kuffin.core.compare.pairwords import digits_for
 from kuffin.core.plan.rechecks import USUAL_DAYS, Rechecks, days_written
@@ -49,7 +50,7 @@ class AgeingPage(RenewedPage):
         self.days.editingFinished.connect(self._days_given)
         self.rest = number(0, 1000, "h", 0, 12, tr("Rest before the first reading"))
         self.rest.setKeyboardTracking(False)
-        self.rest.valueChanged.connect(lambda v: self._plan(tr("change the rest"), rest_h=v))
+        self.rest.valueChanged.connect(lambda v: self._plan(say("change the rest"), rest_h=v))
 
         def label(words: str) -> QWidget:
             return text(words, style="muted", wrap=False)
@@ -186,7 +187,7 @@ class AgeingPage(RenewedPage):
             self.state.trouble.emit(str(error))
             return
         if study is not None and days != rechecks_of(study).days:
-            self._plan(tr("change the days of rechecks"), days=list(days))
+            self._plan(say("change the days of rechecks"), days=list(days))
 
     def _stays(self, mount_id: int, on: bool) -> None:
         study = self.state.study
@@ -196,7 +197,7 @@ class AgeingPage(RenewedPage):
         mounts = [*(m for m in kept.mounts if m != mount_id), *([mount_id] if on else [])]
         days = list(kept.days or USUAL_DAYS)
         self._plan(
-            tr("say that a mount stays in place") if on else tr("take a mount out of its place"),
+            say("say that a mount stays in place") if on else say("take a mount out of its place"),
             mounts=mounts,
             days=days,
         )

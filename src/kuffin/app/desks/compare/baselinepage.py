@@ -11,6 +11,7 @@ from kuffin.app.widgets.controlplot import ControlPlot
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
+from kuffin.core.base.saying import say
 from kuffin.core.compare.pairwords import number
 from kuffin.notebook import planedits
 from kuffin.said.working import mount_working
@@ -110,7 +111,7 @@ class BaselinePage(RenewedPage):
     def _toggled(self, on: bool) -> None:
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None:
-            label = tr("correct by the baseline") if on else tr("no longer correct by the baseline")
+            label = say("correct by the baseline") if on else say("no longer correct by the baseline")
             self.state.attempt(planedits.set_plan, notebook, study.id, label, correct_by_baseline=on or None)
 
     def _explain(self, mount_id: int) -> None:

@@ -10,6 +10,7 @@ from kuffin.app.widgets.forms import WritingTable, button, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import plain, typed_number
+from kuffin.core.base.saying import say
 from kuffin.notebook import planedits
 from kuffin.notebook.photos import photos_by_part
 from kuffin.verdict.inthehand import InTheHand, hand_table, in_the_hand, marks_of
@@ -77,12 +78,12 @@ class HandSection(QWidget):
         marks = marks_of(study)
         usual = (tr("finish"), tr("ease of fitting"), tr("what is in the box"), tr("manual"))
         name = next((u for u in usual if u not in marks), tr("mark {marks}", marks=len(marks) + 1))
-        self._keep(tr("add a mark"), {**marks, name: {}})
+        self._keep(say("add a mark"), {**marks, name: {}})
 
     def _remove(self) -> None:
         study, at = self._state.study, self.marks.currentRow()
         if study is not None and 0 <= at < len(self._names):
-            self._keep(tr("remove a mark"), {n: g for n, g in marks_of(study).items() if n != self._names[at]})
+            self._keep(say("remove a mark"), {n: g for n, g in marks_of(study).items() if n != self._names[at]})
         elif self._names:
             self._state.trouble.emit(tr("choose a mark in the table first"))
 
@@ -95,7 +96,7 @@ class HandSection(QWidget):
             if not content.strip() or (content.strip() in marks and content.strip() != name):
                 self._state.trouble.emit(tr("a mark needs a name of its own"))
             else:
-                self._keep(tr("rename a mark"), {content.strip() if n == name else n: g for n, g in marks.items()})
+                self._keep(say("rename a mark"), {content.strip() if n == name else n: g for n, g in marks.items()})
         else:
             candidate = self.found[column - 1].candidate_id
             given = {c: x for c, x in marks[name].items() if c != candidate}
@@ -109,5 +110,5 @@ class HandSection(QWidget):
                     self._state.trouble.emit(tr("“{content}” is no mark; write 0 to 10", content=content))
                     self.renew()
                     return
-            self._keep(tr("give a mark"), {**marks, name: given})
+            self._keep(say("give a mark"), {**marks, name: given})
         self.renew()

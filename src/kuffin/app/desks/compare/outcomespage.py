@@ -18,6 +18,7 @@ from kuffin.app.widgets.intervalgrid import IntervalGrid
 from kuffin.app.widgets.texts import Opener, no_keys, plain_tip, text
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import begun
+from kuffin.core.base.saying import say
 from kuffin.notebook import planedits
 from kuffin.said.warmings import Warming, warming_working, warmings
 from kuffin.said.working import grid_working
@@ -174,19 +175,19 @@ class OutcomesPage(RenewedPage):
 
     def _show_outcome(self, key: str, on: bool) -> None:
         keys = [o.key for o in self._axes.outcomes if o.key != key] + ([key] if on else [])
-        self._plan(tr("show another outcome") if on else tr("show an outcome no longer"), outcomes=keys)
+        self._plan(say("show another outcome") if on else say("show an outcome no longer"), outcomes=keys)
 
     def _less_is_better(self, name: str, on: bool) -> None:
         study = self.state.study
         before = [] if study is None else [n for n in study.plan.get("lower_is_better", []) if n != name]
-        self._plan(tr("say which way is better"), lower_is_better=[*before, *([name] if on else [])] or None)
+        self._plan(say("say which way is better"), lower_is_better=[*before, *([name] if on else [])] or None)
 
     def _family_chosen(self) -> None:
         how = self.family.currentData()
-        self._plan(tr("judge the outcomes otherwise"), family=None if how == "all" else how)
+        self._plan(say("judge the outcomes otherwise"), family=None if how == "all" else how)
 
     def _main_chosen(self) -> None:
-        self._plan(tr("judge another condition"), condition=self.main.currentData())
+        self._plan(say("judge another condition"), condition=self.main.currentData())
 
     def _explain(self, cell: object) -> None:
         if isinstance(cell, Cell) and cell in self.results and self.state.verdict is not None:

@@ -15,6 +15,7 @@ from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import number
+from kuffin.core.base.saying import say
 from kuffin.core.compare.looks import read_looks
 from kuffin.core.compare.pairwords import joined, several
 from kuffin.notebook import edits, planedits
@@ -172,14 +173,14 @@ class RoundsPage(RenewedPage):
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None and self._next is not None:
             names = self._next.choices[0].names
-            label = tr("plan {names} next", names=joined(list(names)))
+            label = say("plan {names} next", names=joined(list(names)))
             self.state.attempt(planedits.plan_round, notebook, study.id, round_slots(study, names), label)
 
     def _accept(self) -> None:
         study, notebook = self.state.study, self.state.notebook
         if study is not None and notebook is not None and self._next is not None:
             margin = margin_to_accept(self._next.near)
-            label = tr("accept {margin:g} K as what matters", margin=margin)
+            label = say("accept {margin:g} K as what matters", margin=margin)
             self.state.attempt(edits.change_study, notebook, study.id, label, margin_k=margin)
 
     def _looks_written(self) -> None:
@@ -193,7 +194,7 @@ class RoundsPage(RenewedPage):
             self.looks.setText(_written(study))
             return
         if list(looks) != list(study.plan.get("looks") or ()):
-            label = tr("declare the looks") if looks else tr("take the usual looks")
+            label = say("declare the looks") if looks else say("take the usual looks")
             self.state.attempt(planedits.set_plan, notebook, study.id, label, looks=list(looks) or None)
 
 

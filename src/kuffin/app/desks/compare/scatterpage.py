@@ -12,6 +12,7 @@ from kuffin.app.widgets.forms import choice, flowing, row
 from kuffin.app.widgets.scatterbars import ScatterBars
 from kuffin.app.widgets.texts import link_button, text
 from kuffin.core.base.language import mark, tr
+from kuffin.core.base.saying import say
 from kuffin.core.compare.pairwords import digits_for, number
 from kuffin.notebook import planedits
 from kuffin.notebook.shelf import bench_of
@@ -158,7 +159,7 @@ class ScatterPage(RenewedPage):
         if study is not None and notebook is not None:
             chosen = self.scope.currentData()
             self.state.attempt(
-                planedits.set_plan, notebook, study.id, tr("change what the verdict is about"), scope=chosen
+                planedits.set_plan, notebook, study.id, say("change what the verdict is about"), scope=chosen
             )
 
     def _spread_chosen(self) -> None:
@@ -166,5 +167,5 @@ class ScatterPage(RenewedPage):
         if study is not None and notebook is not None:
             chosen = self.spread.currentData()
             self.state.attempt(
-                planedits.set_plan, notebook, study.id, tr("change how spreads are taken"), spread=chosen
+                planedits.set_plan, notebook, study.id, say("change how spreads are taken"), spread=chosen
             )

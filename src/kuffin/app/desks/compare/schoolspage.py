@@ -9,6 +9,7 @@ from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.rankings import Rankings
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import mark, tr
+from kuffin.core.base.saying import say
 from kuffin.notebook import edits
 from kuffin.verdict.schoolflips import side_by_side, summary
 
@@ -61,4 +62,4 @@ class SchoolsPage(RenewedPage):
     def _choose(self, key: str) -> None:
         study, notebook, verdict = self.state.study, self.state.notebook, self.state.verdict
         if study is not None and notebook is not None and verdict is not None and key != verdict.school.key:
-            self.state.attempt(edits.change_study, notebook, study.id, tr("choose another school"), school=key)
+            self.state.attempt(edits.change_study, notebook, study.id, say("choose another school"), school=key)

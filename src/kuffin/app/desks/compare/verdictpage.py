@@ -24,6 +24,7 @@ from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.heat.normalise import SCHOOLS, default_school
 from kuffin.notebook import edits, planedits
 from kuffin.said import comparisonwords as model
@@ -258,7 +259,7 @@ class VerdictPage(QWidget):
 
     def _school_chosen(self, index: int) -> None:
         if index >= 0:
-            self._change(tr("choose another school"), school=self.school.itemData(index))
+            self._change(say("choose another school"), school=self.school.itemData(index))
 
     def _plan(self, label: str, **values: object) -> None:
         study, notebook = self._state.study, self._state.notebook
@@ -266,21 +267,21 @@ class VerdictPage(QWidget):
             self._state.attempt(planedits.set_plan, notebook, study.id, label, **values)
 
     def _outcome_chosen(self) -> None:
-        self._plan(tr("judge by something else"), outcome=self.outcome.currentData())
+        self._plan(say("judge by something else"), outcome=self.outcome.currentData())
 
     def _margin_chosen(self, value: float) -> None:
         verdict, study = self._state.verdict, self._state.study
         if verdict is None or study is None or verdict.outcome.temperature:
-            self._change(tr("change the margin"), margin_k=round(value, 3))
+            self._change(say("change the margin"), margin_k=round(value, 3))
         else:
             own = {**study.plan.get("matters", {}), verdict.outcome.key: round(value, 3)}
-            self._plan(tr("change the margin"), matters=own)
+            self._plan(say("change the margin"), matters=own)
 
     def _confidence_chosen(self, percent: float) -> None:
-        self._change(tr("change the confidence"), confidence=round(percent / 100, 4))
+        self._change(say("change the confidence"), confidence=round(percent / 100, 4))
 
     def _blocks_chosen(self, on: bool) -> None:
-        self._change(tr("count rounds as blocks") if on else tr("not count rounds as blocks"), blocks=on)
+        self._change(say("count rounds as blocks") if on else say("not count rounds as blocks"), blocks=on)
 
     def _explain_candidate(self, name: str) -> None:
         if self._state.verdict is not None:

@@ -208,7 +208,7 @@ class WhatIfPage(RenewedPage):
                 coolest=what,
                 candidate=best.candidate,
                 foreseen=foreseen_words(best.first, "°C"),
-                label=best.first.label,
+                label=tr(best.first.label),
                 beyond=beyond,
             )
         )
@@ -222,7 +222,7 @@ class WhatIfPage(RenewedPage):
                     tr("not within what can be said") if power is None else foreseen_words(power, "W"),
                     tr("not by the fans") if needed is None else foreseen_words(needed, "%", 0),
                 )
-            how = "; ".join(f"{f.name} {f.kelvins.label}" for f in p.flights)
+            how = "; ".join(f"{tr(f.name)} {tr(f.kelvins.label)}" for f in p.flights)
             rows.append(
                 (
                     p.candidate,
@@ -296,7 +296,7 @@ class WhatIfPage(RenewedPage):
     def _place(self) -> None:
         what = "die" if any(p.die is not None for p in self.found.values()) else "coolant"
         self.plot.show_curves(
-            self._curves, tr("power, W"), f"{what}, °C", line=self.power.value(), spoken=self.heading.text()
+            self._curves, tr("power, W"), f"{tr(what)}, °C", line=self.power.value(), spoken=self.heading.text()
         )
 
 

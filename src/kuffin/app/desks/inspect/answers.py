@@ -7,6 +7,7 @@ from PySide6.QtWidgets import QLineEdit, QPushButton, QVBoxLayout, QWidget
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.notebook import answering, edits
 from kuffin.notebook.entities import Mount
 from kuffin.reading.failed import FAILED
@@ -63,7 +64,7 @@ class AnswerBox(QWidget):
 
     def _label(self) -> str:
         return (
-            tr("{name}, round {round}", name=self._mount.candidate.name, round=self._mount.round)
+            say("{name}, round {round}", name=self._mount.candidate.name, round=self._mount.round)
             if self._mount is not None
             else ""
         )

@@ -103,9 +103,9 @@ class BeforePage(QWidget):
         for key, one in there:
             image = text()
             image.setPixmap(map_picture(one.get("map"), 2))
-            image.setAccessibleName(tr("Print {PRINT_SIDES}, {told}", PRINT_SIDES=PRINT_SIDES[key], told=said))
+            image.setAccessibleName(tr("Print {where}, {told}", where=tr(PRINT_SIDES[key]), told=said))
             column.addWidget(image)
-            column.addWidget(text(f"{PRINT_SIDES[key]}: {print_words(one)}", style="muted"))
+            column.addWidget(text(f"{tr(PRINT_SIDES[key])}: {print_words(one)}", style="muted"))
         if not there:
             column.addWidget(text(tr("no print was read"), style="muted", wrap=False))
         column.addStretch(1)

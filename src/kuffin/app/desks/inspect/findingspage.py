@@ -28,6 +28,7 @@ from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import empty, link_button, no_keys, plain_tip, rule, text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import counted, inside, mark, tr
+from kuffin.core.base.saying import say
 from kuffin.core.base.units import shown
 from kuffin.core.findings import KINDS, THRESHOLDS, Finding, together
 from kuffin.core.findings.thresholds import OF_KIND, checked
@@ -339,9 +340,9 @@ class FindingsPage(QWidget):
             box.setToolTip(
                 tr("usually {value:g} {unit}: {why}", value=threshold.value, unit=threshold.unit, why=tr(threshold.why))
             )
-            box.setAccessibleName(threshold.label)
+            box.setAccessibleName(tr(threshold.label))
             box.editingFinished.connect(lambda k=key, b=box: self._set_limit(k, b.value()))
-            line.addWidget(text(threshold.label), 1)
+            line.addWidget(text(tr(threshold.label)), 1)
             line.addWidget(box)
             self._limits.addWidget(row)
 
@@ -359,7 +360,7 @@ class FindingsPage(QWidget):
             self.renew()
             return
         self._state.attempt(
-            set_plan, notebook, study.id, tr("set “{label}”", label=tr(THRESHOLDS[key].label)), thresholds=kept
+            set_plan, notebook, study.id, say("set “{label}”", label=say(THRESHOLDS[key].label)), thresholds=kept
         )
 
     def _withdraw(self) -> None:

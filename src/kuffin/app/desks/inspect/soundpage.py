@@ -62,7 +62,7 @@ class SoundPage(QWidget):
             SimulatedSound.name: lambda: SimulatedSound(self._sounding()),
         }
         self._card: SoundCard | None = None
-        self.source = choice([(name, name) for name in self.cards], tr("Microphone"))
+        self.source = choice([(tr(name), name) for name in self.cards], tr("Microphone"))
         self.seconds = number(3, 600, "s", 0, 5, tr("How long is recorded"))
         self.seconds.setValue(20)
         self.record = button(tr("Record"), self.record_now)

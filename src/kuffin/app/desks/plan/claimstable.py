@@ -8,6 +8,7 @@ from typing import TYPE_CHECKING
 from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.forms import WritingTable
 from kuffin.core.base.language import mark, tr
+from kuffin.core.base.saying import say
 from kuffin.core.bench.outcomes import Outcome
 from kuffin.core.compare.claims import Claimed, guess_claim
 from kuffin.core.compare.pairwords import digits_for, span
@@ -151,6 +152,6 @@ class ClaimsTable(WritingTable):
         """Put the chosen claim into the bin."""
         claim_id = self.data_of(self.currentRow()) if self.currentRow() >= 0 else None
         if isinstance(claim_id, int):
-            self._page.edit(edits.to_bin, Claim, claim_id, tr("a claim"))
+            self._page.edit(edits.to_bin, Claim, claim_id, say("a claim"))
         else:
             self._page.state.trouble.emit(tr("choose a claim in the table first"))

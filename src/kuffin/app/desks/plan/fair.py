@@ -12,6 +12,7 @@ from kuffin.app.widgets.texts import empty, text
 from kuffin.core.base.errors import BenchError
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import begun
+from kuffin.core.base.saying import say
 from kuffin.core.bench.configuration import SETTINGS, Difference, written
 from kuffin.core.bench.partfields import Field
 from kuffin.core.bench.parts import read_field
@@ -252,7 +253,7 @@ class FairPage(Page):
                 self.edit(
                     change_bench,
                     bench.id,
-                    tr("set the bench's {label}", label=tr(setting.label)),
+                    say("set the bench's {label}", label=say(setting.label)),
                     settings=settings if value is None else {**settings, key: value},
                 )
         elif study is not None:

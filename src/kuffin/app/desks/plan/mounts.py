@@ -15,6 +15,7 @@ from kuffin.app.widgets.sketch import Guide, Series, Sketch
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.compare.pairwords import count, several
 from kuffin.core.compare.pairwords import number as figure
 from kuffin.core.plan.design import MountPlan, power_curve, sample_or_mount
@@ -29,18 +30,18 @@ class MountsPage(Page):
     def __init__(self, state: State, shelf: ShelfState, theme: Theme) -> None:
         super().__init__(state, shelf)
         self.goal = choice([(tr("find a difference of"), "find"), (tr("show sameness within"), "same")], tr("Goal"))
-        self.goal.activated.connect(lambda: self.change_plan(tr("change the goal"), goal=self.goal.currentData()))
+        self.goal.activated.connect(lambda: self.change_plan(say("change the goal"), goal=self.goal.currentData()))
         self.difference = NumberLine("K", tr("Difference or margin"), 0.01, 100)
         self.difference.given.connect(
-            lambda v: self.change_plan(tr("change the difference to be found"), difference_k=v)
+            lambda v: self.change_plan(say("change the difference to be found"), difference_k=v)
         )
         self.power = number(50, 99, "%", 0, 5, tr("Wanted chance"))
-        self.power.valueChanged.connect(lambda v: self.change_plan(tr("change the wanted chance"), power=v / 100))
+        self.power.valueChanged.connect(lambda v: self.change_plan(say("change the wanted chance"), power=v / 100))
         self.spread = NumberLine("K", tr("Scatter between mounts"), 0.001, 100)
-        self.spread.given.connect(lambda v: self.change_plan(tr("change the scatter assumed"), spread_k=v))
+        self.spread.given.connect(lambda v: self.change_plan(say("change the scatter assumed"), spread_k=v))
         self.samples = NumberLine("K", tr("Scatter between samples"), 0.0, 100)
         self.samples.given.connect(
-            lambda v: self.change_plan(tr("change the scatter between samples"), sample_spread_k=v)
+            lambda v: self.change_plan(say("change the scatter between samples"), sample_spread_k=v)
         )
         for line in (self.difference, self.spread, self.samples):
             line.refused.connect(self.state.trouble.emit)
@@ -161,14 +162,14 @@ class MountsPage(Page):
                 )
             )
         planned = study.planned_rounds
-        guides = [Guide(100 * wanted, "wanted"), Guide(planned, "planned", vertical=True)]
+        guides = [Guide(100 * wanted, tr("wanted")), Guide(planned, tr("planned"), vertical=True)]
         self.plot.show_series(
             [Series(xs=[p.mounts for p in curve], ys=[100 * p.power for p in curve], style="both")],
             tr("mounts of each candidate"),
             tr("chance, %"),
             guides,
             (0, 105),
-            "; ".join(f"{p.mounts} mounts: {100 * p.power:.0f} %" for p in curve),
+            "; ".join(tr("{n} mounts: {chance:.0f} %", n=p.mounts, chance=100 * p.power) for p in curve),
         )
         now = next((p for p in curve if p.mounts == planned), None)
         self.use.setVisible(enough is not None and enough.mounts != planned)
@@ -213,4 +214,4 @@ class MountsPage(Page):
 
     def _take(self) -> None:
         if self.wanted is not None:
-            self.change(tr("plan the number of mounts"), planned_rounds=self.wanted)
+            self.change(say("plan the number of mounts"), planned_rounds=self.wanted)

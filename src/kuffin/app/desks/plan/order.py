@@ -17,6 +17,7 @@ from kuffin.app.widgets.forms import button, choice, number, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.bench.configuration import SETTINGS, written
 from kuffin.core.plan.order import Slot, change_over_minutes, fairness, moved, out_of_step, plan_order
 from kuffin.core.prepare.changeover import change_over, minutes
@@ -65,16 +66,16 @@ class OrderPage(Page):
         super().__init__(state, shelf)
         self.theme = theme
         self.rounds = number(1, 60, "", 0, 1, tr("Rounds"))
-        self.rounds.valueChanged.connect(lambda v: self.change(tr("plan the number of mounts"), planned_rounds=int(v)))
+        self.rounds.valueChanged.connect(lambda v: self.change(say("plan the number of mounts"), planned_rounds=int(v)))
         self.every = number(1, 20, "", 0, 1, tr("Baseline again after so many rounds"))
         self.every.valueChanged.connect(
-            lambda v: self.change_plan(tr("change how often the baseline comes"), control_every=int(v))
+            lambda v: self.change_plan(say("change how often the baseline comes"), control_every=int(v))
         )
         for box in (self.rounds, self.every):
             no_wider(box, 5)
         self.plots = choice([(tr("nothing"), None)], tr("Keep together"))
         self.plots.activated.connect(
-            lambda: self.change_plan(tr("change what stays together"), plot_by=self.plots.currentData() or None)
+            lambda: self.change_plan(say("change what stays together"), plot_by=self.plots.currentData() or None)
         )
         self._every_words = text(tr("rounds the baseline comes again"), style="muted", wrap=False)
         self._outside = text(style="muted")

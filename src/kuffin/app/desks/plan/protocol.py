@@ -15,6 +15,7 @@ from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import begun, plain
+from kuffin.core.base.saying import say
 from kuffin.core.bench.conditions import condition_steps
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.limits import NO_SAFETY_DEVICE, Limits
@@ -111,7 +112,7 @@ class ProtocolPage(Page):
             )
         )
         self.idle = QCheckBox(tr("Compare at idle too, where idle steps measure"))
-        self.idle.clicked.connect(lambda on: self.change_plan(tr("compare at idle too"), idle=on or None))
+        self.idle.clicked.connect(lambda on: self.change_plan(say("compare at idle too"), idle=on or None))
         self.column.addWidget(self.idle)
         self._takes = text(style="muted")
         self.column.addWidget(self._takes)
@@ -243,7 +244,7 @@ class ProtocolPage(Page):
         name = protocol.name if protocol is not None else tr("{NAME}, changed", NAME=tr(_NAME))
         kept = self.edit(planedits.keep_protocol, name, steps, limits, protocol.id if protocol else None)
         if protocol is None and isinstance(kept, int):
-            self.change(tr("take a protocol"), protocol_id=kept)
+            self.change(say("take a protocol"), protocol_id=kept)
         self.show_now()
 
     def _written(self, at: int, column: int, content: str) -> None:
@@ -339,7 +340,7 @@ class ProtocolPage(Page):
         self._save((*self.shelf.steps[:at], *made, *self.shelf.steps[at + 1 :]))
 
     def _chosen(self) -> None:
-        self.change(tr("take another protocol"), protocol_id=self.which.currentData())
+        self.change(say("take another protocol"), protocol_id=self.which.currentData())
 
     def _keep_as(self) -> None:
         name, ok = QInputDialog.getText(
@@ -352,12 +353,12 @@ class ProtocolPage(Page):
         """Keep the steps under another name and take that for the study."""
         kept = self.edit(planedits.keep_protocol, name, self.shelf.steps, self._limits())
         if isinstance(kept, int):
-            self.change(tr("take another protocol"), protocol_id=kept)
+            self.change(say("take another protocol"), protocol_id=kept)
 
     def _bin(self) -> None:
         protocol = self.shelf.protocol
         if protocol is None:
             self.state.trouble.emit(tr("the built-in protocol stays; keep it under another name to change it"))
             return
-        self.change(tr("take the usual protocol"), protocol_id=None)
-        self.edit(edits.to_bin, Protocol, protocol.id, tr("the protocol {name}", name=protocol.name))
+        self.change(say("take the usual protocol"), protocol_id=None)
+        self.edit(edits.to_bin, Protocol, protocol.id, say("the protocol {name}", name=protocol.name))

@@ -14,6 +14,7 @@ from kuffin.app.widgets.forms import WritingTable, button, choice, number, refil
 from kuffin.app.widgets.pairchoice import PairChoice
 from kuffin.app.widgets.texts import Form, empty, no_keys, plain_tip, text
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.bench.configuration import SETTINGS
 from kuffin.core.bench.parts import CAME
 from kuffin.core.bench.roles import DIE
@@ -37,19 +38,19 @@ class QuestionPage(Page):
         self.question.editingFinished.connect(self._asked)
         self._under = text(style="muted")
         self.margin = number(0.05, 50, "K", 2, 0.1, tr("Smallest difference that matters"))
-        self.margin.valueChanged.connect(lambda v: self.change(tr("change the margin"), margin_k=round(v, 3)))
+        self.margin.valueChanged.connect(lambda v: self.change(say("change the margin"), margin_k=round(v, 3)))
         self.power = number(1, 5000, "W", 0, 5, tr("Reference power"))
         self.power.setSpecialValueText(tr("as measured"))
         self.power.valueChanged.connect(
-            lambda v: self.change(tr("change the reference power"), reference_power_w=v if v > 1 else None)
+            lambda v: self.change(say("change the reference power"), reference_power_w=v if v > 1 else None)
         )
         self.reference = choice([], tr("Compare with"))
         self.reference.activated.connect(
-            lambda: self.change(tr("compare with one reference"), reference_id=self.reference.currentData())
+            lambda: self.change(say("compare with one reference"), reference_id=self.reference.currentData())
         )
         self.baseline = choice([], tr("Baseline"))
         self.baseline.activated.connect(
-            lambda: self.change(tr("choose the baseline"), baseline_id=self.baseline.currentData())
+            lambda: self.change(say("choose the baseline"), baseline_id=self.baseline.currentData())
         )
         form = Form()
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
@@ -59,12 +60,12 @@ class QuestionPage(Page):
         form.addRow(tr("Under test"), self._under)
         self.pair = PairChoice()
         self.pair.changed.connect(
-            lambda: self.change(tr("ask about another temperature"), under_test=self.pair.key(), school=None)
+            lambda: self.change(say("ask about another temperature"), under_test=self.pair.key(), school=None)
         )
         form.addRow(tr("What is read"), self.pair)
         self.device = choice([], tr("Whose die is asked about"))
         self.device.activated.connect(
-            lambda: self.change(tr("say whose die is asked about"), device=self.device.currentData())
+            lambda: self.change(say("say whose die is asked about"), device=self.device.currentData())
         )
         self._places = row()
         self.device_said = text(style="muted", wrap=False)
@@ -181,7 +182,7 @@ class QuestionPage(Page):
             self.state.trouble.emit(tr("a candidate takes at least one place of the loop"))
             self.show_now()
             return
-        self.change_plan(tr("say which places the candidates take"), places=now)
+        self.change_plan(say("say which places the candidates take"), places=now)
 
     def renew(self) -> None:
         study = self.state.study
@@ -245,7 +246,7 @@ class QuestionPage(Page):
             return
         if written:
             name = {"name": written} if study.name == study.question else {}
-            self.change(tr("change the question"), question=written, **name)
+            self.change(say("change the question"), question=written, **name)
         else:
             self.question.setText(study.question)
 

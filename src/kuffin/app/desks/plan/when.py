@@ -22,6 +22,7 @@ from kuffin.app.widgets.texts import text
 from kuffin.core.base.days import day_words, short_day
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import in_english, tr
+from kuffin.core.base.saying import say
 from kuffin.core.compare.pairwords import count, several
 from kuffin.core.plan.schedule import DAYS, BenchJob, Laid, Plan
 from kuffin.publish.calendarfile import write_icalendar
@@ -55,13 +56,13 @@ class WhenPage(Page):
             box.setKeyboardTracking(False)
             box.setAccessibleName(name)
         self.begin.dateTimeChanged.connect(
-            lambda _d: self.change_plan(tr("change when it begins"), begin=_moment(self.begin).isoformat())
+            lambda _d: self.change_plan(say("change when it begins"), begin=_moment(self.begin).isoformat())
         )
         self.has_deadline = QCheckBox(tr("deadline"))
         self.has_deadline.toggled.connect(self._deadline_changed)
         self.deadline.dateTimeChanged.connect(self._deadline_changed)
         self.pause = number(0, 240, "min", 0, 5, tr("Pause between mounts"))
-        self.pause.valueChanged.connect(lambda v: self.change_plan(tr("change the pause"), pause_min=v))
+        self.pause.valueChanged.connect(lambda v: self.change_plan(say("change the pause"), pause_min=v))
         self.column.addWidget(
             row(
                 text(tr("Not before"), wrap=False),
@@ -224,14 +225,14 @@ class WhenPage(Page):
 
     def _deadline_changed(self) -> None:
         value = _moment(self.deadline).isoformat() if self.has_deadline.isChecked() else None
-        self.change_plan(tr("change the deadline"), deadline=value)
+        self.change_plan(say("change the deadline"), deadline=value)
 
     def _hours_changed(self) -> None:
         week = {str(d): [a.value(), b.value()] for d, (on, a, b) in enumerate(self.days) if on.isChecked()}
         for d, (on, a, b) in enumerate(self.days):
             if on.isChecked() and b.value() <= a.value():
                 week[str(d)] = [9.0, 18.0] if not a.isEnabled() else [a.value(), min(a.value() + 1, 24.0)]
-        self.change_plan(tr("change the hours at the bench"), hours=week)
+        self.change_plan(say("change the hours at the bench"), hours=week)
 
     def _off_changed(self) -> None:
         written = [w.strip() for w in self.off.text().replace(";", ",").split(",") if w.strip()]
@@ -241,7 +242,7 @@ class WhenPage(Page):
             self.state.trouble.emit(tr("write days off as year-month-day, such as 2026-12-24, with commas between"))
             return
         if self.state.study is not None and days != self.state.study.plan.get("days_off", []):
-            self.change_plan(tr("change the days off"), days_off=days or None)
+            self.change_plan(say("change the days off"), days_off=days or None)
 
     def _ask_file(self) -> None:
         if self.plan is None and not self._dated:

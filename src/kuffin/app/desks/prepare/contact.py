@@ -113,7 +113,7 @@ class PrintPage(PreparePage):
             )
         )
         self.column.addWidget(self.headline)
-        self.sides = {key: PrintSide(title, desk.theme) for key, title in PRINT_SIDES.items()}
+        self.sides = {key: PrintSide(tr(title), desk.theme) for key, title in PRINT_SIDES.items()}
         both = QHBoxLayout()
         for key, side in self.sides.items():
             side.photo_given.connect(lambda path, k=key: self.take_photo(k, path))
@@ -196,7 +196,7 @@ class PrintPage(PreparePage):
                 side.marker.show_photo(image, corners)
 
         if isinstance(photo, int):
-            load_photos(self.state, [(photo, tr("the print {PRINT_SIDES}", PRINT_SIDES=PRINT_SIDES[key]))], show)
+            load_photos(self.state, [(photo, tr("the print {where}", where=tr(PRINT_SIDES[key])))], show)
 
     def _words(self, one: dict[str, Any]) -> str:
         if "problem" in one:

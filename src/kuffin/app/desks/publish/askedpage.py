@@ -101,7 +101,8 @@ class AskedPage(QWidget):
             self._column.addWidget(text(c.said))
             if c.where in _DESKS:
                 there = link_button(
-                    tr("to {where} ›", where=c.where), tr("{asked} Mend it on {where}", asked=c.asked, where=c.where)
+                    tr("to {where} ›", where=tr(c.where)),
+                    tr("{asked} Mend it on {where}", asked=c.asked, where=tr(c.where)),
                 )
                 there.clicked.connect(partial(self._go, c.where))
                 self._column.addWidget(text(c.mend, style="muted"))

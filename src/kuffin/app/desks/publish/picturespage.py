@@ -59,7 +59,7 @@ class PicturesPage(QWidget):
             self.read_runs,
             tr("Reads every run; each mount's traces and staircase join the list"),
         )
-        self.size_ = choice([(s.label, key) for key, s in SIZES.items()], tr("Size"))
+        self.size_ = choice([(tr(s.label), key) for key, s in SIZES.items()], tr("Size"))
         self.ground = choice([(tr(g.label), key) for key, g in GROUNDS.items()], tr("Ground"))
         self.lines = choice([(tr("{n} lines", n=n), n) for n in LINES], tr("Lines of the frames"))
         for box in (self.size_, self.ground):
@@ -82,7 +82,7 @@ class PicturesPage(QWidget):
                 self.size_,
                 self.ground,
                 *self.forms.values(),
-                button(tr("Copy"), self.copy, "Ctrl+C: the picture, to paste"),
+                button(tr("Copy"), self.copy, tr("Ctrl+C: the picture, to paste")),
             )
         )
         right.addWidget(

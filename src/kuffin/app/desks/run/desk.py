@@ -22,6 +22,7 @@ from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.bench.limits import Limits
 from kuffin.core.bench.protocol import DEFAULT_TAU_S, asked_for
 from kuffin.demo.practising import Practice
@@ -253,7 +254,7 @@ class RunDesk(QWidget):
             live.hold(False)
         elif key == "remount":
             check = self.running.now.check if self.running.now is not None else None
-            self.running.stop("stopped to remount: " + (check.sentence.split(":")[0] if check is not None else ""))
+            self.running.stop(say("stopped to remount: {why}", why=check.sentence if check is not None else ""))
 
     def _small(self, what: str) -> None:
         live = self.running.live
@@ -305,7 +306,7 @@ class RunDesk(QWidget):
         elif what == "comment" and written and self.shown is not None and self.shown[0].run_id and self.state.notebook:
             self.state.attempt(comment_on, self.state.notebook, self.shown[0].run_id, written)
         elif what == "mark" and live is not None:
-            live.mark(written, self._marked_s)
+            live.mark(written.strip(), self._marked_s)
         elif what == "reading" and live is not None:
             self._keep_reading(live, written)
         elif what == "value" and self._asked:
@@ -317,7 +318,7 @@ class RunDesk(QWidget):
             self.said.emit(tr("“{written}” is no number; nothing was kept", written=written))
             return
         live.bench.type_reading(self._reading, value)
-        live.mark(f"{self._reading} typed: {written}", kind="mark")
+        live.mark(say("{reading} typed: {written}", reading=self._reading, written=written), kind="mark")
 
     def _keep_value(self, asked: str, written: str) -> None:
         ((name, unit),) = asked_for(asked)
@@ -391,7 +392,7 @@ class RunDesk(QWidget):
 
         def mark(added: Added) -> None:
             for path, _ in added:
-                live.mark(f"photo {path.rsplit('/', 1)[-1]}", kind="photo")
+                live.mark(say("photo {name}", name=path.rsplit("/", 1)[-1]), kind="photo")
 
         add_photos(self.state, local_files(event), mark, mount_id=self.running.mount_id)
 

@@ -69,8 +69,12 @@ def sentences(now: Now) -> list[str]:
         elif not out:
             out.append(tr("too early to tell where it is heading"))
     elif stage.phase == MEASURING:
-        why = {"settled": "It has settled", "by the clock": "By the clock", "skipped": "Skipped to here"}.get(stage.why)
-        out.append(tr("{why}; what is read now is the result", why=why or stage.why[:1].upper() + stage.why[1:]))
+        why = {
+            "settled": tr("It has settled"),
+            "by the clock": tr("By the clock"),
+            "skipped": tr("Skipped to here"),
+        }.get(stage.why)
+        out.append(tr("{why}; what is read now is the result", why=why or begun(told(stage.why))))
     if now.check is not None and now.check.check.state in {"like", "alone", "better"} and stage.step.load:
         out.append(tr("Mount check: {sentence}", sentence=now.check.sentence))
     return [s[:1].upper() + s[1:] + "." for s in out]
@@ -112,7 +116,8 @@ def calls(now: Now) -> list[tuple[str, str, str]]:
     out = [("alarm" if a.stop else "person", told(a.sentence), f"{a.key} {a.stop}") for a in now.alarms]
     if stage is not None and stage.phase == WAITING:
         said = (
-            now.load_trouble or f"{stage.step.name}: {joined([told(x) for x in stage.to_do]) or tr('see to the load')}"
+            told(now.load_trouble)
+            or f"{stage.step.name}: {joined([told(x) for x in stage.to_do]) or tr('see to the load')}"
         )
         out.append(("person", said, f"waiting {stage.number} {stage.attempt}"))
     if stage is not None and stage.phase == MEASURING and stage.why == "settled":
@@ -142,7 +147,7 @@ def band(now: Now, carried_on: bool) -> tuple[str, str]:
     if now.alarms:
         return "blind" if now.alarms[0].key.startswith(SILENT) else "look", _said(told(now.alarms[0].sentence))
     if now.load_trouble:
-        return "look", _said(now.load_trouble)
+        return "look", _said(told(now.load_trouble))
     if now.troubles:
         return "look", _said(now.troubles[0])
     return "", ""

@@ -21,6 +21,7 @@ from kuffin.app.widgets.loopring import LoopRing
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import plain, typed_number
+from kuffin.core.base.saying import say
 from kuffin.core.bench.devices import USUAL_DEVICES
 from kuffin.core.bench.parts import KINDS
 from kuffin.core.prepare.fill import loop_volume_ml, metal_warnings
@@ -147,7 +148,7 @@ class BenchPage(Page):
             [
                 [
                     p.part.name if p.part else "",
-                    p.part.kind if p.part else "",
+                    tr(p.part.kind) if p.part else "",
                     plain(p.settings["length_mm"]) if p.settings.get("length_mm") else "",
                     p.device or "",
                 ]
@@ -186,7 +187,7 @@ class BenchPage(Page):
 
     def _chosen(self) -> None:
         if self.state.study is not None and isinstance(self.which.currentData(), int):
-            self.edit(change_study, self.state.study.id, tr("take another bench"), bench_id=self.which.currentData())
+            self.edit(change_study, self.state.study.id, say("take another bench"), bench_id=self.which.currentData())
 
     def _ask_bench(self) -> None:
         name, ok = QInputDialog.getText(
@@ -199,18 +200,18 @@ class BenchPage(Page):
         """Set up a bench and take it for the study."""
         made = self.edit(edits.add_bench, name)
         if isinstance(made, int) and self.state.study is not None:
-            self.edit(change_study, self.state.study.id, tr("take another bench"), bench_id=made)
+            self.edit(change_study, self.state.study.id, say("take another bench"), bench_id=made)
 
     def _ask_name(self) -> None:
         if self.bench is not None:
             name, ok = QInputDialog.getText(self, tr("Rename the bench"), tr("Its name:"), text=self.bench.name)
             if ok and name.strip():
-                self.edit(edits.change_bench, self.bench.id, tr("rename the bench"), name=name.strip())
+                self.edit(edits.change_bench, self.bench.id, say("rename the bench"), name=name.strip())
 
     def _tell_wall(self, key: str, value: float | None) -> None:
         if self.bench is not None:
             kept = {k: v for k, v in {**self.bench.settings, key: value}.items() if v is not None}
-            self.edit(edits.change_bench, self.bench.id, tr("tell what power at the wall holds"), settings=kept)
+            self.edit(edits.change_bench, self.bench.id, say("tell what power at the wall holds"), settings=kept)
 
     # --- the loop --------------------------------------------------------------------------------------------------
 

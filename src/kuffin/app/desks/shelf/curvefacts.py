@@ -9,6 +9,7 @@ from PySide6.QtWidgets import QHBoxLayout, QLineEdit, QWidget
 from kuffin.app.widgets.forms import NumberLine, choice, refill, with_unit
 from kuffin.app.widgets.texts import Form
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.flow.curvekinds import SOURCES
 from kuffin.notebook.entities import Curve, Part
 
@@ -61,7 +62,7 @@ class CurveFacts(QWidget):
     def _give(self, **values: object) -> None:
         curve = self._curve
         if curve is not None and any(getattr(curve, k) != v for k, v in values.items()):
-            self._change(tr("tell more of the readings"), **values)
+            self._change(say("tell more of the readings"), **values)
 
     def show_curve(self, curve: Curve, coolants: Sequence[Part]) -> None:
         """Show a curve."""

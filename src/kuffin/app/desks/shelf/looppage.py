@@ -235,7 +235,7 @@ class LoopPage(RenewedPage):
         self.plot.show_curves(
             [
                 DrawnCurve(
-                    name="loop",
+                    name=tr("loop"),
                     xs=list(flows),
                     ys=[d.value for d in drops],
                     low=[max(d.low, 0.0) for d in drops],
@@ -243,7 +243,7 @@ class LoopPage(RenewedPage):
                     solid=(max(lows), min(highs)),
                 ),
                 DrawnCurve(
-                    name="pump",
+                    name=tr("pump"),
                     other=True,
                     xs=list(flows[: len(own)]),
                     ys=[h.value for h in own],

@@ -26,6 +26,7 @@ from kuffin.app.widgets.choice import no_wider
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, row, with_unit
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.language import tr
+from kuffin.core.base.saying import say
 from kuffin.core.bench.partfields import Field, tolerance_key
 from kuffin.core.bench.parts import CAME, gaps, kind_of
 from kuffin.notebook import edits, photos, shelf
@@ -110,21 +111,21 @@ class PartForm(QWidget):
         form.setLabelAlignment(Qt.AlignmentFlag.AlignLeft)
         form.setHorizontalSpacing(14)
         form.setVerticalSpacing(5)
-        self.name = self._line(lambda t: self._change(tr("rename a part"), name=t))
-        self.maker = self._line(lambda t: self._change(tr("change the maker"), maker=t))
+        self.name = self._line(lambda t: self._change(say("rename a part"), name=t))
+        self.maker = self._line(lambda t: self._change(say("change the maker"), maker=t))
         form.addRow(tr("name"), self.name)
         form.addRow(tr("maker"), self.maker)
         for field in kind_of(kind).fields:
             form.addRow(tr(field.label), self._field(field))
         self.price = NumberLine("", tr("Price"), 0, 1e7)
-        self.price.given.connect(lambda v: self._change(tr("change the price"), price=v))
+        self.price.given.connect(lambda v: self._change(say("change the price"), price=v))
         self.price.refused.connect(self._state.trouble.emit)
-        self.currency = self._line(lambda t: self._change(tr("change the currency"), currency=t))
+        self.currency = self._line(lambda t: self._change(say("change the currency"), currency=t))
         self.currency.setPlaceholderText(tr("currency"))
         no_wider(self.currency, 10)
         form.addRow(tr("price"), row(self.price, self.currency))
-        self.claim = self._line(lambda t: self._change(tr("change what its maker claims"), claim=t))
-        self.claim_where = self._line(lambda t: self._change(tr("change where it is claimed"), claim_where=t))
+        self.claim = self._line(lambda t: self._change(say("change what its maker claims"), claim=t))
+        self.claim_where = self._line(lambda t: self._change(say("change where it is claimed"), claim_where=t))
         form.addRow(tr("its maker claims"), self.claim)
         form.addRow(tr("where"), self.claim_where)
         column.addLayout(form)
@@ -246,15 +247,15 @@ class PartForm(QWidget):
         part = self.part
         if part is not None and part.fields.get(key) != value:
             kept = {k: v for k, v in part.fields.items() if k != key}
-            label = next(tr(f.label) for f in kind_of(part.kind).kept if f.key == key)
+            label = next(say(f.label) for f in kind_of(part.kind).kept if f.key == key)
             fields = kept if value in (None, []) else {**kept, key: value}
             self._edit(
-                shelf.change_part, part.id, tr("change {label} of {name}", label=label, name=part.name), fields=fields
+                shelf.change_part, part.id, say("change {label} of {name}", label=label, name=part.name), fields=fields
             )
 
     def _noted(self, event: object) -> None:
         QPlainTextEdit.focusOutEvent(self.note, event)  # type: ignore[arg-type]
-        self._change(tr("note on a part"), note=self.note.toPlainText().strip())
+        self._change(say("note on a part"), note=self.note.toPlainText().strip())
 
     def _sample_options(self, _at: int, column: int) -> list[str] | None:
         return ["", *CAME] if column == 1 else None
@@ -283,7 +284,7 @@ class PartForm(QWidget):
         elif len(self.part.live_samples) < 2:
             self._state.trouble.emit(tr("a part has at least one sample; put the part into the bin instead"))
         else:
-            self._edit(edits.to_bin, Sample, sample_id, tr("a sample of {name}", name=self.part.name))
+            self._edit(edits.to_bin, Sample, sample_id, say("a sample of {name}", name=self.part.name))
 
     def _ask_photos(self) -> None:
         paths, _ = QFileDialog.getOpenFileNames(

@@ -30,6 +30,7 @@ from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.core.base.language import counted, mark, tr
 from kuffin.core.base.numbers import plain
+from kuffin.core.base.saying import say
 from kuffin.core.bench.writtenfigures import read_figure
 from kuffin.core.flow.curvekinds import CurveKind, curve_kind
 from kuffin.core.flow.steady import steady_stretches
@@ -215,7 +216,7 @@ class ReadingsPage(RenewedPage):
         curve, before = self.curve(), self.curve()
         if curve is None:
             return False
-        self._change(tr("read {name}", name=curve.part.name), points=[*curve.points, *rows])
+        self._change(say("read {name}", name=curve.part.name), points=[*curve.points, *rows])
         now = self.curve()
         return now is not None and before is not None and len(now.points) > len(before.points)
 
@@ -237,13 +238,13 @@ class ReadingsPage(RenewedPage):
             self.state.trouble.emit(f"{kind.name}: {error}")
             self.renew()
             return
-        self._change(tr("mend a reading of {name}", name=curve.part.name), points=rows)
+        self._change(say("mend a reading of {name}", name=curve.part.name), points=rows)
 
     def _remove(self) -> None:
         curve, at = self.curve(), self.table.currentRow()
         if curve is not None and 0 <= at < len(curve.points):
             self._change(
-                tr("remove a reading of {name}", name=curve.part.name),
+                say("remove a reading of {name}", name=curve.part.name),
                 points=[*curve.points[:at], *curve.points[at + 1 :]],
             )
 

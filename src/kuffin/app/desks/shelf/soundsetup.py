@@ -53,7 +53,7 @@ class SoundSetup(QWidget):
             ThisComputersSound.name: lambda _kind: ThisComputersSound(),
             SimulatedSound.name: lambda kind: SimulatedSound(calibrates=kind == "calibrator"),
         }
-        self.source = choice([(n, n) for n in self.cards], tr("Microphone"))
+        self.source = choice([(tr(n), n) for n in self.cards], tr("Microphone"))
         self.said = text()
         self.table = FigureTable(tr("Calibrations and backgrounds"))
         column = QVBoxLayout(self)

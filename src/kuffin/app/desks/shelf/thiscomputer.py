@@ -26,6 +26,7 @@ from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.core.base.language import mark, tr
 from kuffin.core.base.numbers import plain, typed_number
+from kuffin.core.base.saying import told
 from kuffin.core.base.units import shown
 from kuffin.core.bench.calibration import Within
 from kuffin.core.bench.devices import USUAL_DEVICES
@@ -285,7 +286,7 @@ class ThisComputer(QWidget):
         setup = self.setup
         for one in new:
             setup = setup.with_instrument(one.setting)
-        troubles = [f"{f.setting.name}: {f.trouble}" for f in new if f.trouble]
+        troubles = [f"{f.setting.name}: {told(f.trouble)}" for f in new if f.trouble]
         if not new:
             self.said.emit(
                 tr("nothing new was found: neither sensors of the kernel's nor serial ports that are not listed yet")
