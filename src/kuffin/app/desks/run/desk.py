@@ -343,8 +343,7 @@ class RunDesk(QWidget):
         """Hide a fault in the next run."""
         self.choosing.practice = practice
         self.state.untold = True
-        self.shown = None
-        self.choosing.chosen = None
+        self.shown = self.choosing.chosen = None
         self.renew()
 
     def _ask_practice(self) -> bool:
