@@ -50,6 +50,22 @@ class TestTheFirstPage:
         pump_until(lambda: demo_window.settings.recent)  # once it is seen to work
         assert demo_window.settings.recent[0].endswith("booth seven.kuffin")
 
+    def test_another_opens_while_the_window_goes_on_and_what_is_none_leaves_it(
+        self, demo_window: MainWindow, at_rest: Wait, tmp_path: Path
+    ) -> None:
+        first, other, odd = demo_window.state.notebook, tmp_path / "other.kuffin", tmp_path / "odd.kuffin"
+        assert first is not None
+        first.save_copy(other)
+        odd.write_text("nothing " * 40)
+        demo_window.studies.add_logs([str(other)])  # as it is dropped
+        assert demo_window.state.notebook is first
+        at_rest()
+        now = demo_window.state.notebook
+        assert now is not None and now.path == other and demo_window.header.question.isVisible()
+        demo_window.start.recent_wanted.emit(str(odd))
+        at_rest()
+        assert demo_window.state.notebook is now and "no Kuffin notebook" in demo_window.strip.trouble.text()
+
     def test_what_is_no_notebook_is_said_in_the_strip(self, window: MainWindow, tmp_path: Path) -> None:
         odd = tmp_path / "odd.kuffin"
         odd.write_text("nothing " * 40)

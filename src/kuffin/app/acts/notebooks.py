@@ -49,11 +49,22 @@ class Notebooks(QObject):
         self._watch.timeout.connect(self.look_after)
         self._watch.start()
 
-    def open_path(self, path: str | Path) -> bool:
-        """Open a notebook; what goes wrong is said in the strip."""
+    def open_beside(self, path: str | Path) -> None:
+        """Open a notebook while the window goes on; what goes wrong is said in the strip."""
+        if not self._is_open_here(path) and not self._recording():
+            self._make_and_open(tr("opening {name}", name=Path(path).name), lambda: Path(path), None)
+
+    def _is_open_here(self, path: str | Path) -> bool:
+        """Whether it is the notebook that is open; it is said."""
         now = self._state.notebook
-        if now is not None and now.path.exists() and Path(path).exists() and now.path.samefile(path):
+        here = now is not None and now.path.exists() and Path(path).exists() and now.path.samefile(path)
+        if here and now is not None:
             self.said.emit(tr("{name} is the notebook that is open here", name=now.path.name))
+        return here
+
+    def open_path(self, path: str | Path) -> bool:
+        """Open a notebook at once; what goes wrong is said in the strip."""
+        if self._is_open_here(path):
             return True
         if self._recording():
             return False
@@ -167,7 +178,7 @@ class Notebooks(QObject):
             self._parent, tr("Open a notebook"), str(documents()), tr("Kuffin notebooks (*{SUFFIX})", SUFFIX=SUFFIX)
         )
         if path:
-            self.open_path(path)
+            self.open_beside(path)
 
     def new_notebook(self) -> bool:
         """Ask for a name and make an empty notebook."""
@@ -240,7 +251,7 @@ class Notebooks(QObject):
         self._make_and_open(tr("preparing the practice bench"), make, ready)
 
     def _make_and_open(self, label: str, make: Callable[[], Path], ready: Callable[[Path], None] | None) -> None:
-        """Make a notebook of Kuffin's own and open it, all but the showing beside the window."""
+        """Open a notebook, or make one of Kuffin's own first: all but the showing is done beside the window."""
 
         def work(job: Task) -> Notebook:
             notebook = Notebook.open(make())

@@ -135,7 +135,7 @@ class Studies(QObject):
         """Add log files, or open a notebook among them."""
         notebooks = [p for p in paths if p.endswith(SUFFIX)]
         if notebooks:
-            self._notebooks.open_path(notebooks[0])
+            self._notebooks.open_beside(notebooks[0])
             return
         if self._state.study is None:
             self.pending = paths

@@ -76,7 +76,7 @@ class Menus:
         self.recent.clear()
         paths = self._window.settings.recent
         for path in paths:
-            self._add(self.recent, no_keys(path), lambda p=path: self._window.notebooks.open_path(p))
+            self._add(self.recent, no_keys(path), lambda p=path: self._window.notebooks.open_beside(p))
         if not paths:
             self.recent.addAction(tr("none yet")).setEnabled(False)
 

@@ -214,7 +214,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self.studies.started.connect(lambda: self.show_desk("Plan"))
         self.start.logs_wanted.connect(self.studies.ask_logs)
         self.start.open_wanted.connect(self.notebooks.ask_open)
-        self.start.recent_wanted.connect(self.notebooks.open_path)
+        self.start.recent_wanted.connect(self.notebooks.open_beside)
         # a method, not a lambda: the application outlives its windows and must not keep them
         QGuiApplication.styleHints().colorSchemeChanged.connect(self._desktop_changed)
 

@@ -117,6 +117,11 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/acts/notebooks.py" />
+            <source>opening {name}</source>
+            <translation>{name} wird geöffnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/acts/notebooks.py" />
             <source>{name} is the notebook that is open here</source>
             <translation>{name} ist das Heft, das hier offen ist</translation>
         </message>
