@@ -120,29 +120,31 @@ class IntervalGrid(Walked):
             if box.top() > seen.bottom() or box.bottom() < seen.top():
                 continue
             self._paint_names(painter, box)
+        late = False
         for i, cell in enumerate(self._axes.cells):
             box = self.box(cell)
             if not box.intersects(seen):
                 continue
-            if time.perf_counter() - begun > _PATIENCE_S and not self._is_painted(cell):
-                QTimer.singleShot(0, self, self.update)  # the window must not stand still; the rest comes next
-                break
-            painter.drawPixmap(box.topLeft(), self._picture(cell, box, *spans[cell.outcome]))
+            picture = self._picture(cell, box, *spans[cell.outcome], time.perf_counter() - begun < _PATIENCE_S)
+            late |= picture is None
+            if picture is None and cell in self._pictures:
+                picture = self._pictures[cell][1]  # at another scale, with its own axis
+            if picture is not None:
+                painter.drawPixmap(box.topLeft(), picture)
             if i == self._focus:
                 self.paint_focus(painter, box.adjusted(-3, -2, 2, 2))
+        if late:
+            QTimer.singleShot(0, self, self.update)  # the window must not stand still; the rest comes next
 
-    def _is_painted(self, cell: Cell) -> bool:
-        """Whether a cell's picture is there, though perhaps at another scale."""
-        kept = self._pictures.get(cell)
-        return kept is not None and kept[0][-1] == (cell in self._results)
-
-    def _picture(self, cell: Cell, box: QRectF, reach: float, below: float) -> QPixmap:
-        """A cell's picture, painted once for each result, size and scale."""
+    def _picture(self, cell: Cell, box: QRectF, reach: float, below: float, in_time: bool) -> QPixmap | None:
+        """A cell's picture, painted once for each result, size and scale; None where it is to be painted and it is too late."""
         ratio = self.devicePixelRatioF() * self.zoom
         key = (box.width(), box.height(), reach, below, ratio, id(self._theme), cell in self._results)
         kept = self._pictures.get(cell)
         if kept is not None and kept[0] == key:
             return kept[1]
+        if not in_time:
+            return None
         picture = QPixmap(int(box.width() * ratio), int(box.height() * ratio))
         picture.setDevicePixelRatio(ratio)
         picture.fill(Qt.GlobalColor.transparent)

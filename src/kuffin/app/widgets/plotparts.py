@@ -10,6 +10,7 @@ from numpy.typing import NDArray
 from PySide6.QtGui import QPainterPath
 
 from kuffin.app.base.guarded import guarded
+from kuffin.app.look.theme import text_points
 from kuffin.core.base.language import written
 from kuffin.core.base.traces import peaks
 from kuffin.core.settle import Settling
@@ -50,21 +51,24 @@ def tick() -> QPainterPath:
     return path
 
 
-def take_off(plot: pg.PlotItem) -> None:
-    """Take off a plot what was drawn on it, its name too."""
-    plot.clear()
-    for old in [c for c in plot.getViewBox().childItems() if isinstance(c, pg.LabelItem)]:
-        old.setParentItem(None)
-        if old.scene() is not None:
-            old.scene().removeItem(old)
+class _RowName(pg.LabelItem):  # type: ignore[misc]
+    """What a row shows; it stays from run to run, as laying out its words takes long."""
+
+    told: tuple[str, float, str] = "", 0.0, ""
 
 
-def name_row(plot: pg.PlotItem, said: str, points: float, ink: str) -> None:
-    """What a row shows, in its upper left corner; in markup, so names come in escaped."""
-    label = pg.LabelItem(said, size=f"{points * 0.85:.1f}pt", color=ink)
-    label.setParentItem(plot.getViewBox())
-    label.anchor((0, 0), (0, 0), offset=(6, -3))
-    label.setZValue(5)
+def name_row(plot: pg.PlotItem, said: str, ink: str) -> None:
+    """Say what a row shows, in its upper left corner; in markup, so names come in escaped."""
+    label = next((c for c in plot.getViewBox().childItems() if isinstance(c, _RowName)), None)
+    if label is None:
+        label = _RowName("")
+        label.setParentItem(plot.getViewBox())
+        label.anchor((0, 0), (0, 0), offset=(6, -3))
+        label.setZValue(5)
+    told = said, 0.85 * text_points(), ink
+    if label.told != told:
+        label.told = told
+        label.setText(said, size=f"{told[1]:.1f}pt", color=ink)
 
 
 @guarded

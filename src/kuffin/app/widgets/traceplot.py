@@ -12,7 +12,7 @@ from PySide6.QtCore import QPointF, Qt, QTimer, Signal
 from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import USUAL_POINTS, Theme, text_points
-from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, axes, name_row, smoothed, take_off, tick
+from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, axes, name_row, smoothed, tick
 from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
 from kuffin.reading.traceview import USUAL_ROWS, TraceRow, TraceView
@@ -68,6 +68,7 @@ class TracePlot(QWidget):
         """A plot in a row: one that was drawn on before, cleared, or a new one (which takes far longer to make)."""
         if self._spare:
             plot = self._spare.pop()
+            name_row(plot, "", self._theme.ink)
             self._area.addItem(plot, row=row, col=0)
             plot.setLabel("left", "")
             plot.showLabel("bottom", False)
@@ -122,6 +123,7 @@ class TracePlot(QWidget):
         self.draw()
         if view.times.size > 1:
             self.top.setXRange(float(view.times[0]) / 60, float(view.times[-1]) / 60, padding=0.01)
+        self._area.scene().prepareForPaint()  # ranges that are found while it is painted have it painted again
 
     def lay_over(self, other: TraceView | None, name: str = "") -> None:
         """Draw another run's traces beneath, aligned at the load's start; None takes them away."""
@@ -148,22 +150,21 @@ class TracePlot(QWidget):
         keys = [] if view is None else [r.key for r in view.rows if r.key.split(" ")[0] in self.wanted]
         with_rest = self.residuals and view is not None and view.settling is not None
         stays = keys == list(self.rows) and with_rest == (self.rest is not None)
-        for item in [self.rest, *self.rows.values()]:
-            if item is not None:
-                take_off(item)
-                if not stays:
-                    self._area.removeItem(item)
-                    item.sigXRangeChanged.disconnect(self._follow)
-                    self._spare.append(item)
+        for item in filter(None, (self.rest, *self.rows.values())):
+            item.clear()
+            if not stays:
+                self._area.removeItem(item)
+                item.sigXRangeChanged.disconnect(self._follow)
+                self._spare.append(item)
         self._lines, self.region, self._long = [], None, []
         self.top.clear()
         if not stays:
             self.rest, self.rows = None, {}
         if view is None:
+            name_row(self.top, "", self._theme.ink)
             return
         self.top.setLabel("left", html.escape(view.label.rsplit(", ", 1)[-1]))
-        take_off(self.top)
-        name_row(self.top, html.escape(tr(view.label.rsplit(", ", 1)[0])), text_points(), self._theme.ink)
+        name_row(self.top, html.escape(tr(view.label.rsplit(", ", 1)[0])), self._theme.ink)
         if not stays:
             self._lay_rows(keys, with_rest)
         below = [p for p in (self.rest, *self.rows.values()) if p is not None]
@@ -232,14 +233,14 @@ class TracePlot(QWidget):
             pen = pg.mkPen(shades[i % 2], width=1)
             self._long.append(LongLine(plot, line.times / 60, line.values, pen))
             add_usual_range(line.values, lows, highs)
+        names = enumerate(row.lines[:8] if lows else ())
+        said = (f'<span style="color:{shades[i % 2]}">{html.escape(x.name)}</span>' for i, x in names)
+        name_row(plot, " · ".join(said), self._theme.ink)
         if not lows:
             return
         low, high = min(lows), max(highs)
         room = max(0.12 * (high - low), 0.004 * max(abs(high), 1.0))
         plot.setYRange(low - room, high + room * 3.2, padding=0)
-        names = enumerate(row.lines[:8])
-        said = " · ".join(f'<span style="color:{shades[i % 2]}">{html.escape(x.name)}</span>' for i, x in names)
-        name_row(plot, said, text_points(), t.ink)
         for line in row.lines[:6]:
             if line.spikes.size:
                 edge = np.full(min(line.spikes.size, 500), low - 0.5 * room)  # at the foot: names stand at the top

@@ -206,9 +206,9 @@ def bridged(times: Array, values: Array, ok: Mask) -> Array:
     >>> bridged(np.arange(4.0), np.array([1.0, np.nan, 9.0, 4.0]), np.array([True, False, False, True])).tolist()
     [1.0, 2.0, 3.0, 4.0]
     """
-    missing, begins, ends = runs_without(ok)
-    if not missing.size or missing.size == ok.size:
+    if ok.all() or not ok.any():
         return values
+    missing, begins, ends = runs_without(ok)
     left = np.where(begins > 0, begins - 1, np.minimum(ends, ok.size - 1))
     right = np.where(ends < ok.size, ends, left)
     slope = (values[right] - values[left]) / np.where(right > left, times[right] - times[left], 1.0)

@@ -17,6 +17,7 @@ from kuffin.notebook.store import Notebook
 from kuffin.reading.runresult import RunResult
 
 if TYPE_CHECKING:
+    from kuffin.reading.judgingrules import JudgingRules
     from kuffin.reading.traceview import TraceView
 
 _MOST_SAMPLES = 4_000_000  # that are kept, of all views together
@@ -33,15 +34,15 @@ class WantedView:
     trace: str
     window: tuple[float, float] | None
     result: RunResult | None
+    ways: JudgingRules | None
     key: Hashable
 
     def read(self) -> TraceView:
         """Read the samples and judge them: takes a moment."""
         from kuffin.reading.traceview import axis_label, view_of
 
-        return view_of(
-            self.notebook, self.study, self.run, self.trace, axis_label(self.trace), self.window, self.result
-        )
+        label = axis_label(self.trace)
+        return view_of(self.notebook, self.study, self.run, self.trace, label, self.window, self.result, self.ways)
 
 
 def wanted_view(state: State, mount: Mount, run: Run, trace: str, window: tuple[float, float] | None) -> WantedView:
@@ -53,7 +54,10 @@ def wanted_view(state: State, mount: Mount, run: Run, trace: str, window: tuple[
     stretch = None if result is None else result.stretch_s
     told = str(notebook.path), run.id, trace, study.tolerance_k, study.reference_power_w, len(run.marks)
     key = (*told, roles, lags, window, stretch)
-    return WantedView(notebook=notebook, study=study, run=run, trace=trace, window=window, result=result, key=key)
+    ways = None if state.verdict is None or result is None else state.verdict.evidence.ways
+    return WantedView(
+        notebook=notebook, study=study, run=run, trace=trace, window=window, result=result, ways=ways, key=key
+    )
 
 
 class ViewsAhead(QObject):
