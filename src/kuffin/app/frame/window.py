@@ -150,7 +150,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self._tabs.idClicked.connect(lambda i: self.show_desk(list(self.desks)[i]))
         desk = QWidget(minimumWidth=756)  # px: on a small window the loom gives way first
         column = QVBoxLayout(desk)
-        column.setContentsMargins(20, 2, 18, 6)
+        column.setContentsMargins(20, 2, 14, 6)
         column.setSpacing(4)
         column.addLayout(row)
         column.addWidget(self.stack, 1)

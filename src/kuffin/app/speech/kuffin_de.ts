@@ -1955,6 +1955,11 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
+            <source>with</source>
+            <translation>mit</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
             <source>Temperature against power</source>
             <translation>Temperatur über Leistung</translation>
         </message>
@@ -2048,11 +2053,6 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
-            <source>with</source>
-            <translation>mit</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
             <location filename="../../../../src/kuffin/app/desks/shelf/coolantchoice.py" />
             <location filename="../../../../src/kuffin/core/heat/coolant.py" />
             <source>water</source>
@@ -2089,13 +2089,19 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
-            <source>%, pump</source>
-            <translation>%, Pumpe</translation>
+            <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
+            <location filename="../../../../src/kuffin/app/desks/shelf/looppage.py" />
+            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
+            <location filename="../../../../src/kuffin/core/bench/parts.py" />
+            <location filename="../../../../src/kuffin/core/bench/roles.py" />
+            <source>pump</source>
+            <translation>Pumpe</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
-            <source>%, limit</source>
-            <translation>%, Grenze</translation>
+            <location filename="../../../../src/kuffin/said/runmarks.py" />
+            <source>limit</source>
+            <translation>Grenze</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/whatifpage.py" />
@@ -3946,15 +3952,6 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
-            <location filename="../../../../src/kuffin/app/desks/shelf/looppage.py" />
-            <location filename="../../../../src/kuffin/core/bench/configuration.py" />
-            <location filename="../../../../src/kuffin/core/bench/parts.py" />
-            <location filename="../../../../src/kuffin/core/bench/roles.py" />
-            <source>pump</source>
-            <translation>Pumpe</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
             <source>also set</source>
             <translation>auch gestellt</translation>
         </message>
@@ -4026,8 +4023,8 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
-            <source>a leak sensor answers</source>
-            <translation>ein Lecksensor anspricht</translation>
+            <source>or where a leak sensor answers</source>
+            <translation>oder wo ein Lecksensor anspricht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
@@ -4176,13 +4173,13 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
-            <source>°C   coolant at</source>
-            <translation>°C   Kühlmittel bei</translation>
+            <source>coolant at</source>
+            <translation>Kühlmittel bei</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
-            <source>°C   flow under</source>
-            <translation>°C   Durchfluss unter</translation>
+            <source>flow under</source>
+            <translation>Durchfluss unter</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
@@ -4191,13 +4188,8 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
-            <source>rpm   coolant rising faster than</source>
-            <translation>U/min   Kühlmittel steigt schneller als</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
-            <source>K/min   or where</source>
-            <translation>K/min   oder wenn</translation>
+            <source>coolant rising faster than</source>
+            <translation>Kühlmittel steigt schneller als</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/plan/protocol.py" />
@@ -15290,7 +15282,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>Take the bench's move out, on Compare · Baseline.</source>
-            <translation>Den Gang des Prüfstands herausnehmen, unter Vergleichen · Bezug.</translation>
+            <translation>Den Gang des Prüfstands herausnehmen, unter Vergleich · Bezug.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
@@ -15315,7 +15307,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
             <source>Write the claim down on Plan · Question, and it is tested.</source>
-            <translation>Die Behauptung unter Planen · Frage aufschreiben, dann wird sie geprüft.</translation>
+            <translation>Die Behauptung unter Planen · Die Frage aufschreiben, dann wird sie geprüft.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/publish/page/critic.py" />
@@ -17611,11 +17603,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/runmarks.py" />
             <source>trouble</source>
             <translation>Störung</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/runmarks.py" />
-            <source>limit</source>
-            <translation>Grenze</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/runmarks.py" />

@@ -255,7 +255,7 @@ class CurvePlot(Opening):
             painter.setPen(QPen(self._theme.color("accent"), 2.0))
             painter.setBrush(Qt.BrushStyle.NoBrush)
             painter.drawEllipse(centre, 6.0, 6.0)
-            self._beside(painter, area, centre, words)
+            self._beside(painter, area, centre, words, at_x, y_of)
 
     def _walked_to(self, painter: QPainter, area: QRectF, at_x, y_of) -> None:  # type: ignore[no-untyped-def]
         """A ring around the point that was walked to, with its words."""
@@ -266,16 +266,23 @@ class CurvePlot(Opening):
         painter.setPen(QPen(self._theme.color("accent"), 1.2, Qt.PenStyle.DotLine))
         painter.setBrush(Qt.BrushStyle.NoBrush)
         painter.drawEllipse(centre, 10.0, 10.0)
-        self._beside(painter, area, centre, self._words_of(curve, i))
+        self._beside(painter, area, centre, self._words_of(curve, i), at_x, y_of)
 
-    def _beside(self, painter: QPainter, area: QRectF, centre: QPointF, words: str) -> None:
-        """Words beside a place, on the side where there is room."""
-        wide = painter.fontMetrics().horizontalAdvance(words)
-        left = centre.x() + 12 if centre.x() + wide + 20 < area.right() else max(centre.x() - wide - 12, 2.0)
-        box = QRectF(left, centre.y() - 30, wide + 4, painter.fontMetrics().height())
+    def _beside(self, painter: QPainter, area: QRectF, centre: QPointF, words: str, at_x, y_of) -> None:  # type: ignore[no-untyped-def]
+        """Words beside a place, where there is room and they cover least of the curves."""
+        wide, tall = painter.fontMetrics().horizontalAdvance(words) + 4, painter.fontMetrics().height()
+        sides = [centre.x() + 12, max(centre.x() - wide - 12, 2.0)]
+        boxes = [QRectF(x, y, wide, tall) for y in (centre.y() - 12 - tall, centre.y() + 12) for x in sides]
+        room = area.adjusted(-area.left(), 0, 0, 0)
+        box = min([b for b in boxes if room.contains(b)] or boxes[1:2], key=lambda b: self._covered(b, at_x, y_of))
         painter.fillRect(box, self._theme.color("ground"))
         painter.setPen(self._theme.color("accent"))
         painter.drawText(box, Qt.AlignmentFlag.AlignLeft | Qt.AlignmentFlag.AlignVCenter, words)
+
+    def _covered(self, box: QRectF, at_x, y_of) -> int:  # type: ignore[no-untyped-def]
+        """How much of the curves and points lies within a box."""
+        drawn = [(x, y) for c in self._curves for x, y in (*zip(c.xs, c.ys, strict=True), *c.points)]
+        return sum(box.contains(QPointF(at_x(x), y_of(y))) for x, y in drawn)
 
     def _read_line(self, painter: QPainter, area: QRectF, at_x) -> None:  # type: ignore[no-untyped-def]
         if self._line is None:

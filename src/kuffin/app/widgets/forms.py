@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 
 from PySide6.QtCore import QAbstractItemModel, QModelIndex, QPersistentModelIndex, Qt, Signal
+from PySide6.QtGui import QResizeEvent
 from PySide6.QtWidgets import (
     QAbstractItemView,
     QComboBox,
@@ -148,6 +149,11 @@ def row(*widgets: QWidget | None, spacing: int = 8) -> QWidget:
     """Widgets side by side, in as many lines as the width asks for; None stretches, and keeps them in one."""
     if None not in widgets:
         return flowing(*(w for w in widgets if w is not None), spacing=spacing)
+    return together(*widgets, spacing=spacing)
+
+
+def together(*widgets: QWidget | None, spacing: int = 8) -> QWidget:
+    """Widgets that stay in one line, such as a field with its name and unit; None stretches."""
     holder = QWidget()
     layout = QHBoxLayout(holder)
     layout.setContentsMargins(0, 0, 0, 0)
@@ -158,6 +164,12 @@ def row(*widgets: QWidget | None, spacing: int = 8) -> QWidget:
         else:
             layout.addWidget(widget)
     return holder
+
+
+def named(words: str, field: QWidget) -> QWidget:
+    """A field with its name before it and its unit behind, which stay together where a line is too short."""
+    unit = text(field.unit, style="muted", wrap=False) if isinstance(field, NumberLine) and field.unit else None
+    return together(text(words, style="muted", wrap=False), field, *([] if unit is None else [unit]))
 
 
 def button(label: str, act: Callable[[], object], tip: str = "") -> QPushButton:
@@ -221,6 +233,9 @@ class CellChoices(QStyledItemDelegate):
             super().setModelData(editor, model, index)
 
 
+_ROW_AIR = 5  # px above and below the words together
+
+
 class WritingTable(QTableWidget):
     """A plain table one writes into: `written` tells row, column and text of a cell that a person changed."""
 
@@ -234,7 +249,8 @@ class WritingTable(QTableWidget):
         stretch: int | None = None,
     ) -> None:
         super().__init__(0, len(columns))
-        self._filling = False
+        self._filling, self._stretch = False, stretch
+        self._most: int | None = None
         self.setHorizontalHeaderLabels(list(columns))
         self.setAccessibleName(name)
         self.verticalHeader().hide()
@@ -280,11 +296,27 @@ class WritingTable(QTableWidget):
         self._filling = False
 
     def fit(self, most: int = 12) -> None:
-        """As tall as its rows, up to so many."""
-        self.resizeRowsToContents()
-        rows = min(self.rowCount(), most)
-        height = self.horizontalHeader().sizeHint().height() + sum(self.rowHeight(i) for i in range(rows)) + 6
-        self.setFixedHeight(max(height, 48))
+        """As tall as its rows, up to so many, whatever its width becomes."""
+        self._most = most
+        self._take_height()
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        if self._most is not None and event.size().width() != event.oldSize().width():
+            self._take_height()
+
+    def _take_height(self) -> None:
+        header = self.horizontalHeader()
+        wide = sum(max(header.sectionSizeHint(i), self.sizeHintForColumn(i)) for i in range(self.columnCount()))
+        beyond = wide > self.viewport().width()
+        if self._stretch is not None:  # where there is too little room it would be all that gives way
+            mode = QHeaderView.ResizeMode.ResizeToContents if beyond else QHeaderView.ResizeMode.Stretch
+            header.setSectionResizeMode(self._stretch, mode)
+        for i in range(self.rowCount()):  # Qt's own way asks the hidden head at the side, too, once that was seen
+            self.setRowHeight(i, self.sizeHintForRow(i) + _ROW_AIR)
+        rows = sum(self.rowHeight(i) for i in range(min(self.rowCount(), self._most or 0)))
+        bar = self.horizontalScrollBar().sizeHint().height() if beyond else 0
+        self.setFixedHeight(max(header.sizeHint().height() + rows + bar + 6, 48))
 
     def data_of(self, row_number: int) -> object:
         item = self.item(row_number, 0)

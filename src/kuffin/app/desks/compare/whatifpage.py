@@ -6,7 +6,6 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 import numpy as np
-from PySide6.QtWidgets import QWidget
 
 from kuffin.app.base.jobs import Job, Task
 from kuffin.app.desks.compare.otherstudies import OtherStudies
@@ -15,7 +14,7 @@ from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
 from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
 from kuffin.app.widgets.figuretable import FigureTable
-from kuffin.app.widgets.forms import NumberLine, choice, flowing, number, refill, row
+from kuffin.app.widgets.forms import NumberLine, choice, flowing, named, number, refill
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import mark, tr
@@ -58,16 +57,18 @@ class WhatIfPage(RenewedPage):
         self.coolant = choice([(tr(_AS_THERE), None)], tr("Another coolant"))
         for chooser in (self.part, self.coolant):
             chooser.activated.connect(lambda _i: self._ask())
-        self._part_row = row(text(tr("with"), style="muted", wrap=False), self.part)
-
-        def label(words: str) -> QWidget:
-            return text(words, style="muted", wrap=False)
-
+        self._part_row = named(tr("with"), self.part)
         self.column.addWidget(
             flowing(
-                label(tr("at")), self.power, label(tr("air")), self.air, label(tr("fans")), self.fan, label(tr("%, pump")), self.pump, label(tr("%, limit")), self.limit, label("°C"), self._part_row, row(label(tr("coolant")), self.coolant)
+                named(tr("at"), self.power),
+                named(tr("air"), self.air),
+                named(tr("fans"), self.fan),
+                named(tr("pump"), self.pump),
+                named(tr("limit"), self.limit),
+                self._part_row,
+                named(tr("coolant"), self.coolant),
             )
-        )  # fmt: skip
+        )
         self.trouble = text(style="warn")
         self.column.addWidget(self.trouble)
         self.heading = text(style="heading")

@@ -209,7 +209,7 @@ class FairPage(Page):
             own = [self._kept(key, c.configuration.get(key)) for c in study.live_candidates]
             rows.append([label, usual, *(o or "·" for o in own)])
         self.table.fill(rows, fixed=(0,), data=self._rows())
-        self.table.fit(30)
+        self.table.fit(self.table.rowCount())
 
     def _options(self, at: int, column: int) -> list[str] | None:
         key = self._rows()[at]

@@ -5,12 +5,12 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Any
 
-from PySide6.QtWidgets import QCheckBox, QInputDialog, QLabel
+from PySide6.QtWidgets import QCheckBox, QInputDialog
 
 from kuffin.app.desks.plan.page import Page
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
+from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, flowing, named, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import BenchError, KuffinError
 from kuffin.core.base.language import mark, tr
@@ -122,33 +122,19 @@ class ProtocolPage(Page):
         self.flow = NumberLine("L/h", tr("Least flow"), 0, 5000)
         self.pump = NumberLine("rpm", tr("Least pump speed"), 0, 20000)
         self.rise = NumberLine("K/min", tr("Fastest rise of the coolant"), 0.1, 100)
-        self.leak = QCheckBox(tr("a leak sensor answers"))
+        self.leak = QCheckBox(tr("or where a leak sensor answers"))
         self.leak.clicked.connect(lambda _on: self._save(self.shelf.steps))
         for box in (self.die, self.coolant, self.flow, self.pump, self.rise):
             box.given.connect(lambda _v: self._save(self.shelf.steps))
             box.refused.connect(self.state.trouble.emit)
 
-        def word(content: str) -> QLabel:
-            return text(content, style="muted", wrap=False)
-
         self.column.addWidget(
-            row(
-                word(tr("die at")),
-                self.die,
-                word(tr("°C   coolant at")),
-                self.coolant,
-                word(tr("°C   flow under")),
-                self.flow,
-                word("L/h"),
-            )
-        )
-        self.column.addWidget(
-            row(
-                word(tr("pump under")),
-                self.pump,
-                word(tr("rpm   coolant rising faster than")),
-                self.rise,
-                word(tr("K/min   or where")),
+            flowing(
+                named(tr("die at"), self.die),
+                named(tr("coolant at"), self.coolant),
+                named(tr("flow under"), self.flow),
+                named(tr("pump under"), self.pump),
+                named(tr("coolant rising faster than"), self.rise),
                 self.leak,
             )
         )
