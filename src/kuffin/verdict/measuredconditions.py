@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Collection
 from typing import TYPE_CHECKING
 
+from kuffin.core.base.language import mark, tr
 from kuffin.core.bench.roles import AIR
 from kuffin.core.compare.pairwords import span
 
@@ -14,9 +15,9 @@ if TYPE_CHECKING:
 # key, roles (the first that was recorded speaks), what it is called, unit, decimals
 _TOLD = (
     ("power", ("power",), "", "W", 0),
-    ("air", AIR, "air ", "°C", 1),
-    ("flow", ("flow",), "flow ", "L/h", 0),
-    ("fan", ("fan",), "fans ", "rpm", 0),
+    ("air", AIR, mark("air "), "°C", 1),
+    ("flow", ("flow",), mark("flow "), "L/h", 0),
+    ("fan", ("fan",), mark("fans "), "rpm", 0),
 )
 
 
@@ -43,5 +44,5 @@ def measured_words(v: StudyVerdict, of: Collection[str] = (), without: Collectio
             x for r in results if (x := next((m for k in roles if (m := r.mean_of(k)) is not None), None)) is not None
         ]
         if means and key not in without:
-            told.append(name + span(min(means), max(means), unit, digits))
+            told.append((tr(name) if name else "") + span(min(means), max(means), unit, digits))
     return ", ".join(told)

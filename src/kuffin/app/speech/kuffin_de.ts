@@ -19454,6 +19454,21 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <translation>Noch nicht genug: eine weitere Runde würde {a} und {b} in {percent} der Fälle ändern.</translation>
         </message>
         <message>
+            <location filename="../../../../src/kuffin/verdict/measuredconditions.py" />
+            <source>air </source>
+            <translation>Luft </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/measuredconditions.py" />
+            <source>flow </source>
+            <translation>Durchfluss </translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/measuredconditions.py" />
+            <source>fans </source>
+            <translation>Lüfter </translation>
+        </message>
+        <message>
             <location filename="../../../../src/kuffin/verdict/narrowing.py" />
             <source>The window’s share of the variance</source>
             <translation>Der Anteil des Fensters an der Varianz</translation>
