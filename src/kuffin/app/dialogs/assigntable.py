@@ -5,11 +5,14 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from PySide6.QtCore import Qt, Signal
+from PySide6.QtGui import QResizeEvent
 from PySide6.QtWidgets import QAbstractItemView, QComboBox, QHeaderView, QTableWidget, QTableWidgetItem
 
 from kuffin.app.base.guarded import guarded
 from kuffin.app.dialogs.incoming import Incoming
+from kuffin.app.look.theme import USUAL_POINTS, text_points
 from kuffin.app.widgets.choice import Choice
+from kuffin.app.widgets.forms import bar_height
 from kuffin.app.widgets.settingsline import SettingsLine
 from kuffin.app.widgets.texts import plain_tip
 from kuffin.core.base.language import mark, tr
@@ -40,12 +43,22 @@ class AssignTable(QTableWidget):
         header = self.horizontalHeader()
         header.setDefaultAlignment(Qt.AlignmentFlag.AlignLeft)
         header.setStretchLastSection(True)
+        zoom = text_points() / USUAL_POINTS
         for column, width in enumerate((236, 112, 126, 144, 126, 230)):
             header.setSectionResizeMode(column, QHeaderView.ResizeMode.Interactive)
-            self.setColumnWidth(column, width)
+            self.setColumnWidth(column, round(width * zoom))
         for at, log in enumerate(logs):
             self._fill(at, log)
-        self.setFixedHeight(_ROW * min(len(logs), _MOST_ROWS) + header.sizeHint().height() + 6)
+        self._take_height()
+
+    def resizeEvent(self, event: QResizeEvent) -> None:
+        super().resizeEvent(event)
+        self._take_height()
+
+    def _take_height(self) -> None:
+        """As tall as its rows, up to so many, and the bar below them where there is one."""
+        rows = sum(self.rowHeight(i) for i in range(min(len(self._logs), _MOST_ROWS)))
+        self.setFixedHeight(self.horizontalHeader().sizeHint().height() + rows + bar_height(self) + 6)
 
     def _fill(self, at: int, log: Incoming) -> None:
         begun = (log.table.start or "").replace("T", " ")[5:16]

@@ -25,7 +25,7 @@ from kuffin.app.dialogs.incoming import Incoming, device_box, role_box, unit_box
 from kuffin.app.widgets.forms import choice, refill
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
-from kuffin.core.base.language import counted, tr
+from kuffin.core.base.language import counted, mark, tr
 from kuffin.core.base.numbers import number
 from kuffin.core.base.saying import told
 from kuffin.core.base.units import shown
@@ -34,6 +34,8 @@ from kuffin.core.compare.pairwords import joined
 from kuffin.logs.table import LogChannel, LogTable, ToldOfLog
 
 _UNIT, _ROLE, _DEVICE, _MEAN = 1, 2, 3, 4
+_ROW = 33
+_DELIMITERS = {"\t": mark("tab"), " ": mark("blank"), ",": mark("comma"), ";": mark("semicolon"), "|": mark("bar")}
 
 
 ReadOne = Callable[[Path, ToldOfLog, Callable[[LogTable], None], Callable[[str], None]], None]
@@ -95,8 +97,8 @@ class LogDetails(QWidget):
             table.setAccessibleName(name)
             table.setEditTriggers(QAbstractItemView.EditTrigger.NoEditTriggers)
             table.horizontalHeader().setDefaultAlignment(Qt.AlignmentFlag.AlignLeft)
+            table.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
         self.channels.setSelectionMode(QAbstractItemView.SelectionMode.NoSelection)
-        self.channels.horizontalHeader().setSectionResizeMode(QHeaderView.ResizeMode.ResizeToContents)
         self.channels.horizontalHeader().setStretchLastSection(True)
         self.channels.horizontalHeader().setMinimumSectionSize(72)
         how = QHBoxLayout()
@@ -130,9 +132,7 @@ class LogDetails(QWidget):
         self.dates.setVisible(bool(t.dates_open))
         refill(self.dates, [(tr(DATE_WORDS[o]), o) for o in t.dates_open], t.dates)
         refill(self.decimal, [(tr("decimal point"), "."), (tr("decimal comma"), ",")], t.decimal)
-        delimiter = {"\t": "tab", " ": "blank", ",": "comma", ";": "semicolon", "|": "bar"}.get(
-            t.delimiter, t.delimiter
-        )
+        delimiter = tr(_DELIMITERS[t.delimiter]) if t.delimiter in _DELIMITERS else t.delimiter
         start = tr(", from {start}", start=t.start.replace("T", " ")) if t.start else tr(", without a date")
         gaps = counted(len(t.gaps), " · {n} gap", " · {n} gaps") if t.gaps else ""
         self._told.setText(
@@ -188,7 +188,10 @@ class LogDetails(QWidget):
             self._offer_device(i, log, n)
             self.channels.setItem(i, 0, QTableWidgetItem(n))
             self._show_figures(i, channel)
-            self.channels.setRowHeight(i, 33)
+            self.channels.setRowHeight(i, _ROW)
+        head, bar = self.channels.horizontalHeader().sizeHint(), self.channels.horizontalScrollBar().sizeHint()
+        # no taller than its rows: what is left is the preview's
+        self.channels.setMaximumHeight(head.height() + _ROW * len(log.table.channels) + bar.height() + 6)
 
     def _read_again(self) -> None:
         """Read it as the person says, with all else as it was left; what cannot be read so is said and stays as it was."""
@@ -285,5 +288,4 @@ class LogDetails(QWidget):
         for i, row in enumerate(rows[1:]):
             for j, cell in enumerate(row):
                 self._preview.setItem(i, j, QTableWidgetItem(cell))
-        self._preview.resizeColumnsToContents()
         self._preview.resizeRowsToContents()

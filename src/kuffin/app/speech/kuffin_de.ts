@@ -8336,6 +8336,31 @@ Fenster {by}; gefunden: {begin} bis {end} min, {value} ± {u95} {unit}</translat
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/dialogs/logdetails.py" />
+            <source>tab</source>
+            <translation>Tabulator</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/dialogs/logdetails.py" />
+            <source>blank</source>
+            <translation>Leerzeichen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/dialogs/logdetails.py" />
+            <source>comma</source>
+            <translation>Komma</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/dialogs/logdetails.py" />
+            <source>semicolon</source>
+            <translation>Strichpunkt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/dialogs/logdetails.py" />
+            <source>bar</source>
+            <translation>senkrechter Strich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/dialogs/logdetails.py" />
             <source>How dates are written</source>
             <translation>Wie Tage geschrieben sind</translation>
         </message>

@@ -233,6 +233,12 @@ class CellChoices(QStyledItemDelegate):
             super().setModelData(editor, model, index)
 
 
+def bar_height(table: QTableWidget) -> int:
+    """What the bar takes by which a table is moved sideways; 0 where it is wide enough."""
+    beyond = table.horizontalHeader().length() > table.viewport().width()
+    return table.horizontalScrollBar().sizeHint().height() if beyond else 0
+
+
 _ROW_AIR = 5  # px above and below the words together
 
 
@@ -315,8 +321,7 @@ class WritingTable(QTableWidget):
         for i in range(self.rowCount()):  # Qt's own way asks the hidden head at the side, too, once that was seen
             self.setRowHeight(i, self.sizeHintForRow(i) + _ROW_AIR)
         rows = sum(self.rowHeight(i) for i in range(min(self.rowCount(), self._most or 0)))
-        bar = self.horizontalScrollBar().sizeHint().height() if beyond else 0
-        self.setFixedHeight(max(header.sizeHint().height() + rows + bar + 6, 48))
+        self.setFixedHeight(max(header.sizeHint().height() + rows + bar_height(self) + 6, 48))
 
     def data_of(self, row_number: int) -> object:
         item = self.item(row_number, 0)
