@@ -7,8 +7,9 @@ from PySide6.QtWidgets import QDialog, QLineEdit
 from pytestqt.qtbot import QtBot
 
 from kuffin.app.look.theme import USUAL_POINTS
-from kuffin.app.widgets.choice import Choice, no_wider
+from kuffin.app.widgets.choice import Choice
 from kuffin.app.widgets.dialogsize import open_at
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.messages import OwnPage
 
 
@@ -27,7 +28,7 @@ def test_what_has_no_room_is_told_whole_by_the_tip(qtbot: QtBot) -> None:
 def test_a_field_grows_with_its_text(qtbot: QtBot) -> None:
     line = QLineEdit()
     qtbot.addWidget(line)
-    no_wider(line, 6)
+    DigitWidths(line, most=8.5)
     before, font = line.maximumWidth(), QFont(line.font())
     font.setPointSizeF(2 * font.pointSizeF())
     line.setFont(font)

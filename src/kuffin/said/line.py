@@ -192,11 +192,11 @@ def _verb(v: StudyVerdict) -> str:
     """How the better candidate is spoken of: ``runs the coolant``; of what is no temperature just ``is``."""
     if not isinstance(v.outcome, School):
         return tr("is")
-    verb = kind_under_test(v.under_test).keeps
+    kind = kind_under_test(v.under_test)
     shared = {r.device for r in v.results.values() if r.device and r.devices}
-    if len(shared) == 1:  # of several devices on the bench it is said whose die it is
-        verb = tr("keeps the {device}’s die", device=shared.pop()) if verb == tr("keeps the die") else verb
-    return verb
+    if len(shared) == 1 and kind.part == "die":  # of several devices on the bench it is said whose die it is
+        return tr("keeps the {device}’s die", device=shared.pop())
+    return kind.keeps
 
 
 def _by(pair: PairResult, outcome: Outcome) -> str:

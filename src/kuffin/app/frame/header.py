@@ -23,6 +23,7 @@ class Header(QWidget):
     """Always there: what is asked, what may be said so far, what to do next."""
 
     next_wanted = Signal(object)  # a NextStep
+    stepped = Signal(object)  # what comes next now, as a NextStep
     study_wanted = Signal(int)
     working = Signal(object)  # a Working
 
@@ -89,6 +90,7 @@ class Header(QWidget):
                 tr("say what was wrong"), tr("what Kuffin noticed is told after you have said it"), "run", step.mount_id
             )
         self.step = step
+        self.stepped.emit(step)
         counting = sum(r.left_out is None and r.value is not None for r in verdict.main.readings)
         after = tr(", after {counting}", counting=several(counting, "mount")) if counting else ""
         self.verdict.setText(tr("So far{after}: {continued}", after=after, continued=continued(line.sentence)))

@@ -1,4 +1,4 @@
-"""The left side: the loom, its key, and a few words on the mount that is looked at."""
+"""The left side: the loom, its key, and a few words on the mount that is looked at, or that is to be looked at next."""
 
 from __future__ import annotations
 
@@ -17,7 +17,9 @@ from kuffin.app.widgets.texts import link_button, rule, text
 from kuffin.core.base.language import tr
 from kuffin.core.compare.pairwords import number
 from kuffin.core.findings import KINDS
+from kuffin.notebook.entities import Mount
 from kuffin.said.equations import figure
+from kuffin.said.nextstep import NextStep
 
 _STAIRS, _MOST_STAIRS = 150, 230  # px that it takes
 
@@ -49,6 +51,7 @@ class LoomSide(QWidget):
         self.stairs.hide()
         self.stairs.chosen.connect(self._open_mount)
         self._stairs_wanted = True
+        self._next: int | None = None  # the mount to be looked at next
         self._has_stairs = False
         self._inner = inner = QWidget()
         column = QVBoxLayout(inner)
@@ -98,8 +101,17 @@ class LoomSide(QWidget):
         if self._legend.parent() is not None:
             QTimer.singleShot(0, self, self._fit_stairs)
 
+    def show_next(self, step: NextStep) -> None:
+        """Show the mount that one is asked to look at, as long as none is looked at."""
+        self._next = step.mount_id if step.action == "inspect" else None
+        self._renew()
+
+    def _mount(self) -> Mount | None:
+        """The mount that is told of."""
+        return self._state.mount() or next((m for m in self._state.mounts() if m.id == self._next), None)
+
     def _open_mount(self, _step: str) -> None:
-        mount = self._state.mount()
+        mount = self._mount()
         if mount is not None:
             self.mount_wanted.emit(mount.id)
 
@@ -113,18 +125,21 @@ class LoomSide(QWidget):
         self.stairs.set_theme(theme)
 
     def _renew(self) -> None:
-        mount, verdict = self._state.mount(), self._state.verdict
+        mount, verdict = self._mount(), self._state.verdict
         visible = mount is not None and verdict is not None
         for widget in (self._line, self._name, self._words):
             widget.setVisible(visible)
         run = self._state.run()
+        if run is None and mount is not None and verdict is not None:
+            run = mount.run_under(verdict.condition)
         levels, steps = staircase(verdict.results.get(run.id) if verdict is not None and run is not None else None)
         self.stairs.show_steps(levels, steps)
         self._has_stairs = visible and len(levels) > 1
         self._fit_stairs()
         if mount is None or verdict is None:
             return
-        self._name.setText(tr("{name}, round {round}", name=mount.candidate.name, round=mount.round))
+        name = tr("{name}, round {round}", name=mount.candidate.name, round=mount.round)
+        self._name.setText(name if self._state.mount() is not None else tr("Next: {label}", label=name))
         reading = self._state.reading(mount.id)
         lines = []
         if reading is not None and reading.worked is not None and reading.value is not None:

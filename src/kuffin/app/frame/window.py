@@ -192,6 +192,7 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
         self.header.study_wanted.connect(s.choose_study)
         self.side.loom.chosen.connect(self.open_mount)
         self.side.mount_wanted.connect(self.open_mount)
+        self.header.stepped.connect(self.side.show_next)
         self.side.loom.place_chosen.connect(self.studies.ask_logs_for)
         self.side.loom.files_dropped.connect(self.take_files)
         for source in (self.header, self.inspect, self.compare):

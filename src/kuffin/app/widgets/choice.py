@@ -1,8 +1,8 @@
-"""A box to choose from that ends in an ellipsis what it has no room for, and widths that are told in digits."""
+"""A box to choose from that ends in an ellipsis what it has no room for."""
 
 from __future__ import annotations
 
-from PySide6.QtCore import QEvent, QObject, QSize, Qt
+from PySide6.QtCore import QSize, Qt
 from PySide6.QtGui import QPaintEvent
 from PySide6.QtWidgets import QComboBox, QStyle, QStyleOptionComboBox, QStylePainter, QWidget
 
@@ -40,26 +40,3 @@ class Choice(QComboBox):
             painter.drawControl(QStyle.ControlElement.CE_ComboBoxLabel, option)
         finally:
             painter.end()
-
-
-@guarded
-class _NoWider(QObject):
-    def __init__(self, widget: QWidget, digits: int) -> None:
-        super().__init__(widget)
-        self._widget, self._digits = widget, digits
-        widget.installEventFilter(self)
-        self._fit()
-
-    def _fit(self) -> None:
-        digit = self._widget.fontMetrics().horizontalAdvance("0")
-        self._widget.setMaximumWidth(round((self._digits + 2.5) * digit))
-
-    def eventFilter(self, _watched: QObject, event: QEvent) -> bool:
-        if event.type() == QEvent.Type.FontChange:
-            self._fit()
-        return False
-
-
-def no_wider(widget: QWidget, digits: int) -> None:
-    """Let a field be no wider than so many digits, of whatever size."""
-    _NoWider(widget, digits)

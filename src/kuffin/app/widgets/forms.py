@@ -23,7 +23,8 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
-from kuffin.app.widgets.choice import Choice, no_wider
+from kuffin.app.widgets.choice import Choice
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.flowrow import FlowRow
 from kuffin.app.widgets.numberspin import NumberSpin
 from kuffin.app.widgets.texts import no_keys, text
@@ -47,7 +48,7 @@ def number(
         box.setSuffix(f" {suffix}")
     if name:
         box.setAccessibleName(name)
-    no_wider(box, 14)
+    DigitWidths(box, most=16.5)
     return box
 
 
@@ -61,7 +62,7 @@ class NumberLine(QLineEdit):
         super().__init__()
         self.unit, self._low, self._high = unit, low, high
         self._shown = ""
-        no_wider(self, 10)
+        DigitWidths(self, most=12.5)
         self.setAlignment(Qt.AlignmentFlag.AlignRight)
         if name:
             self.setAccessibleName(f"{name}, {unit}" if unit else name)

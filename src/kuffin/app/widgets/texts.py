@@ -5,11 +5,12 @@ from __future__ import annotations
 import html
 from typing import Any
 
-from PySide6.QtCore import QEvent, QObject, Qt, Signal
+from PySide6.QtCore import Qt, Signal
 from PySide6.QtGui import QKeyEvent, QMouseEvent, QResizeEvent, QShowEvent
 from PySide6.QtWidgets import QFormLayout, QFrame, QLabel, QLayout, QPushButton, QWidget
 
 from kuffin.app.base.guarded import guarded
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.core.base.language import tr
 
 _LEAST_DIGITS = 12  # of a field in a form
@@ -59,26 +60,6 @@ class Text(QLabel):
             self.setMinimumHeight(max(self.heightForWidth(self.width()), 0))
 
 
-@guarded
-class _Room(QObject):
-    """A field of a form is never so narrow that one sees nothing of what stands in it: rather it goes below its label."""
-
-    def __init__(self, field: QWidget) -> None:
-        super().__init__(field)
-        field.installEventFilter(self)
-        self._give(field)
-
-    def _give(self, field: QWidget) -> None:
-        if not isinstance(field, QLabel):
-            wanted = _LEAST_DIGITS * field.fontMetrics().horizontalAdvance("0")
-            field.setMinimumWidth(min(wanted, field.maximumWidth()))
-
-    def eventFilter(self, field: QObject, event: QEvent) -> bool:
-        if event.type() == QEvent.Type.FontChange and isinstance(field, QWidget):
-            self._give(field)
-        return False
-
-
 class Form(QFormLayout):
     """Fields with their labels before them, as they are; above them where both have no room side by side."""
 
@@ -91,7 +72,8 @@ class Form(QFormLayout):
             label = Text(row[0])
             if isinstance(row[1], QWidget):
                 label.setBuddy(row[1])
-                _Room(row[1])
+                if not isinstance(row[1], QLabel):  # rather below its label than so narrow that one sees nothing in it
+                    DigitWidths(row[1], least=_LEAST_DIGITS)
             row = (label, row[1])
         super().addRow(*row)
 

@@ -8,7 +8,7 @@ from kuffin.app.base.jobs import Task
 from kuffin.app.desks.renewedpage import RenewedPage
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.choice import no_wider
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import button, row
 from kuffin.app.widgets.texts import text
@@ -44,7 +44,7 @@ class RoundsPage(RenewedPage):
         self.enough = text(style="heading")
         self._next: WhatNext | None = None
         self.looks = QLineEdit()
-        no_wider(self.looks, 15)
+        DigitWidths(self.looks, most=17.5)
         self.looks.setPlaceholderText(tr("such as 2, 4"))
         self.looks.setAccessibleName(tr("Looks: after which rounds the study is judged"))
         self.looks.editingFinished.connect(self._looks_written)

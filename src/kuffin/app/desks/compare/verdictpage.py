@@ -18,7 +18,8 @@ from PySide6.QtWidgets import (
 from kuffin.app.base.guarded import guarded
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.choice import Choice, no_wider
+from kuffin.app.widgets.choice import Choice
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.forms import choice, flowing, number, refill
 from kuffin.app.widgets.intervalplot import IntervalPlot
 from kuffin.app.widgets.numberspin import NumberSpin
@@ -47,11 +48,11 @@ class VerdictPage(QWidget):
         self._title = text(style="small", wrap=False)
         self.school = Choice()
         self.school.setAccessibleName(tr("School: what is taken out"))
-        no_wider(self.school, 20)
+        DigitWidths(self.school, most=22.5)
         self.school.currentIndexChanged.connect(self._school_chosen)
         self.outcome = choice((), tr("What the verdict is about"))
         self.outcome.setMinimumContentsLength(10)
-        no_wider(self.outcome, 12)
+        DigitWidths(self.outcome, most=14.5)
         self.outcome.activated.connect(self._outcome_chosen)
         self.margin = NumberSpin()
         self.margin.setRange(0.05, 50.0)

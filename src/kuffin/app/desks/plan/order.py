@@ -12,7 +12,7 @@ from kuffin.app.look.marks import draw, mark
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.choice import no_wider
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.forms import button, choice, number, refill, row
 from kuffin.app.widgets.texts import text
 from kuffin.core.base.errors import KuffinError
@@ -72,7 +72,7 @@ class OrderPage(Page):
             lambda v: self.change_plan(say("change how often the baseline comes"), control_every=int(v))
         )
         for box in (self.rounds, self.every):
-            no_wider(box, 5)
+            DigitWidths(box, most=7.5)
         self.plots = choice([(tr("nothing"), None)], tr("Keep together"))
         self.plots.activated.connect(
             lambda: self.change_plan(say("change what stays together"), plot_by=self.plots.currentData() or None)

@@ -7,7 +7,7 @@ from typing import TYPE_CHECKING, Any
 from PySide6.QtWidgets import QHBoxLayout, QVBoxLayout
 
 from kuffin.app.desks.prepare.page import PreparePage
-from kuffin.app.widgets.choice import no_wider
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, refill, row
 from kuffin.app.widgets.padmap import PadMap
 from kuffin.app.widgets.screws import ScrewPicture
@@ -127,7 +127,7 @@ class FitPage(PreparePage):
         for key, label in named:
             unit = self._UNITS.get(key, "mm")
             box = NumberLine(unit, label)
-            no_wider(box, 5)
+            DigitWidths(box, most=7.5)
             box.given.connect(lambda v, k=key: self.keep(**{k: v}))
             box.refused.connect(self.state.trouble.emit)
             self.boxes[key] = box

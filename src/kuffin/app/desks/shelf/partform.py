@@ -22,7 +22,7 @@ from kuffin.app.acts.photojobs import add_photos
 from kuffin.app.base.settings import documents
 from kuffin.app.desks.photos import PhotoStrip
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.choice import no_wider
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.forms import NumberLine, WritingTable, button, choice, row, with_unit
 from kuffin.app.widgets.texts import Form, text
 from kuffin.core.base.language import tr
@@ -122,7 +122,7 @@ class PartForm(QWidget):
         self.price.refused.connect(self._state.trouble.emit)
         self.currency = self._line(lambda t: self._change(say("change the currency"), currency=t))
         self.currency.setPlaceholderText(tr("currency"))
-        no_wider(self.currency, 10)
+        DigitWidths(self.currency, most=12.5)
         form.addRow(tr("price"), row(self.price, self.currency))
         self.claim = self._line(lambda t: self._change(say("change what its maker claims"), claim=t))
         self.claim_where = self._line(lambda t: self._change(say("change where it is claimed"), claim_where=t))
@@ -166,7 +166,7 @@ class PartForm(QWidget):
             around = self._number(
                 tolerance_key(field.key), field.unit, tr("Tolerance of {label}", label=label), 0.0, field.high
             )
-            no_wider(around, 4)
+            DigitWidths(around, most=6.5)
             return row(
                 number, text("±", style="muted", wrap=False), around, text(field.unit, style="muted", wrap=False)
             )

@@ -22,8 +22,8 @@ from kuffin.app.dialogs.askingreadings import asking_on
 from kuffin.app.look.theme import Theme
 from kuffin.app.state.shelfstate import ShelfState
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.choice import no_wider
 from kuffin.app.widgets.curveplot import CurvePlot, DrawnCurve
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.forms import WritingTable, button, choice, flowing, refill, row
 from kuffin.app.widgets.sketch import Guide, Series, Sketch
 from kuffin.app.widgets.texts import text
@@ -66,7 +66,7 @@ class ReadingsPage(RenewedPage):
         self.column.addWidget(self.heading)
         self.lines = [QLineEdit() for _ in range(3)]
         for line in self.lines:
-            no_wider(line, 13)
+            DigitWidths(line, most=15.5)
             line.returnPressed.connect(self.add_typed)
         self.entry = row(*self.lines, button(tr("Add"), self.add_typed, tr("Enter does the same")))
         self.table = WritingTable(["", "", ""], tr("Readings"), stretch=2)

@@ -9,7 +9,7 @@ from PySide6.QtWidgets import QLineEdit, QVBoxLayout, QWidget
 
 from kuffin.app.acts.soundjobs import add_recordings, ask_recordings, record_now
 from kuffin.app.state.windowstate import State
-from kuffin.app.widgets.choice import no_wider
+from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.figuretable import FigureTable
 from kuffin.app.widgets.forms import NumberLine, button, choice, flowing
 from kuffin.app.widgets.texts import text
@@ -47,7 +47,7 @@ class SoundSetup(QWidget):
         self.position = QLineEdit()
         self.position.setPlaceholderText(tr("at ear height, front"))
         self.position.setAccessibleName(tr("Position of the microphone"))
-        no_wider(self.position, 22)
+        DigitWidths(self.position, most=24.5)
         self.position.editingFinished.connect(lambda: self._tell(position=self.position.text().strip() or None))
         self.cards: dict[str, Callable[[str], SoundCard]] = {
             ThisComputersSound.name: lambda _kind: ThisComputersSound(),
