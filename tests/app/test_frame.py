@@ -199,13 +199,13 @@ def test_the_mount_s_staircase_stands_beside_where_there_is_room(demo_window: Ma
 def test_the_mount_to_be_looked_at_next_is_told_of_until_one_is_chosen(demo_window: MainWindow, at_rest: Wait) -> None:
     side = demo_window.side
     demo_window.show_desk("Compare")
-    assert demo_window.state.mount() is None and side._name.text() == "Next: Bulrush, round 2"
-    assert "doubtful" in side._words.text()
+    assert demo_window.state.mount() is None and side.name.text() == "Next: Bulrush, round 2"
+    assert "doubtful" in side.words.text()
     wanted = next(m for m in demo_window.state.mounts() if m.candidate.name == "Bulrush" and m.round == 2)
     side.stairs.chosen.emit("")  # its staircase opens it
     at_rest()
     assert demo_window.state.mount() == wanted and demo_window.desk == "Inspect"
-    assert side._name.text() == "Bulrush, round 2"
+    assert side.name.text() == "Bulrush, round 2"
 
 
 def test_words_that_wrap_take_the_height_of_their_lines_again_when_they_become_fewer(qtbot: QtBot) -> None:

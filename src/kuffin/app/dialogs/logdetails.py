@@ -121,6 +121,7 @@ class LogDetails(QWidget):
         )
         column.addWidget(self.channels, 3)
         column.addWidget(text(tr("The file as it was read"), style="small"))
+        self._preview.setMinimumHeight(7 * self._preview.fontMetrics().height())  # the heads and some lines
         column.addWidget(self._preview, 1)
 
     def show_log(self, log: Incoming | None) -> None:

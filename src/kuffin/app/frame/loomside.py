@@ -45,8 +45,8 @@ class LoomSide(QWidget):
         self._legend_link = link_button("")
         self._legend_link.clicked.connect(lambda: self._show_legend(self._legend.isHidden()))
         self._show_legend(settings.value("loom/legend", "shown", ("shown", "folded")) == "shown")
-        self._name = text(style="heading")
-        self._words = text(style="muted")
+        self.name = text(style="heading")
+        self.words = text(style="muted")
         self.stairs = Staircase(theme)
         self.stairs.hide()
         self.stairs.chosen.connect(self._open_mount)
@@ -63,8 +63,8 @@ class LoomSide(QWidget):
         column.addSpacing(6)
         self._line = rule()
         column.addWidget(self._line)
-        column.addWidget(self._name)
-        column.addWidget(self._words)
+        column.addWidget(self.name)
+        column.addWidget(self.words)
         column.addWidget(self.stairs)
         column.addStretch()
         self._scroll = scroll = QScrollArea()
@@ -127,7 +127,7 @@ class LoomSide(QWidget):
     def _renew(self) -> None:
         mount, verdict = self._mount(), self._state.verdict
         visible = mount is not None and verdict is not None
-        for widget in (self._line, self._name, self._words):
+        for widget in (self._line, self.name, self.words):
             widget.setVisible(visible)
         run = self._state.run()
         if run is None and mount is not None and verdict is not None:
@@ -139,7 +139,7 @@ class LoomSide(QWidget):
         if mount is None or verdict is None:
             return
         name = tr("{name}, round {round}", name=mount.candidate.name, round=mount.round)
-        self._name.setText(name if self._state.mount() is not None else tr("Next: {label}", label=name))
+        self.name.setText(name if self._state.mount() is not None else tr("Next: {label}", label=name))
         reading = self._state.reading(mount.id)
         lines = []
         if reading is not None and reading.worked is not None and reading.value is not None:
@@ -173,4 +173,4 @@ class LoomSide(QWidget):
             for f in verdict.findings.get(mount.id, ())
             if f.serious
         ]
-        self._words.setText("\n".join(lines))
+        self.words.setText("\n".join(lines))

@@ -23,6 +23,7 @@ from PySide6.QtWidgets import (
     QWidget,
 )
 
+from kuffin.app.base.guarded import guarded
 from kuffin.app.widgets.choice import Choice
 from kuffin.app.widgets.digitwidths import DigitWidths
 from kuffin.app.widgets.flowrow import FlowRow
@@ -243,6 +244,7 @@ def bar_height(table: QTableWidget) -> int:
 _ROW_AIR = 5  # px above and below the words together
 
 
+@guarded
 class WritingTable(QTableWidget):
     """A plain table one writes into: `written` tells row, column and text of a cell that a person changed."""
 
