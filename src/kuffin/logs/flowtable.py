@@ -12,7 +12,7 @@ from kuffin.core.base.saying import say
 from kuffin.core.base.units import parse_unit, to_canonical
 from kuffin.core.flow.curvekinds import CurveKind, checked_rows
 from kuffin.logs.header import split_names
-from kuffin.logs.tidy import TidyTable, tidy_text
+from kuffin.logs.tidy import TidyTable, blanks_left_out, tidy_text
 from kuffin.logs.values import is_missing, parse_number
 
 Array = NDArray[np.float64]
@@ -49,13 +49,7 @@ def points_by_part(
         found.setdefault(row[part_at], []).append(i)
     if not found:
         raise CompareError("{file}: no row has a part, a flow and a drop", file=table.file)
-    warnings: list[str] = (
-        [say("{n} rows with blanks were left out", n=blank)]
-        if blank > 1
-        else [say("1 row with a blank was left out")]
-        if blank
-        else []
-    )
+    warnings = blanks_left_out(blank)
     return {
         name: FlowPoints(flow=columns[0][at], drop=columns[1][at], count=counts[at]) for name, at in found.items()
     }, warnings

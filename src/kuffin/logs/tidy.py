@@ -101,6 +101,13 @@ def _delimiter(lines: Sequence[str]) -> str:
     return max((",", ";", "\t", "|"), key=fits)
 
 
+def blanks_left_out(rows: int) -> list[str]:
+    """What is said of so many rows that were left out for a blank in them; nothing of none."""
+    if rows == 1:
+        return [say("1 row with a blank was left out")]
+    return [say("{n} rows with blanks were left out", n=rows)] if rows else []
+
+
 def rows_by_mount(
     table: TidyTable,
     response: str,
@@ -156,13 +163,7 @@ def rows_by_mount(
             None if round_at is None else row[round_at],
         )
         groups.setdefault(key, []).append(numbers)
-    warnings: list[str] = (
-        [say("{n} rows with blanks were left out", n=blank)]
-        if blank > 1
-        else [say("1 row with a blank was left out")]
-        if blank
-        else []
-    )
+    warnings = blanks_left_out(blank)
     if round_at is not None and unit_at is not None:
         seen: dict[tuple[str, str | None, str], int] = {}
         for candidate, s, m, _ in groups:
