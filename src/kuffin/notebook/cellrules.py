@@ -115,7 +115,8 @@ def look_at(table: Table, column: Column[Any], value: Any, row: Mapping[str, Any
 
 def _sound_text(value: str) -> bool:
     """Text that is text: no halves of signs, which is what damaged UTF-8 comes as, and no noughts."""
-    return not any("\ud800" <= c <= "\udfff" or c == "\x00" for c in value)
+    halves = not value.isascii() and any("\ud800" <= c <= "\udfff" for c in value)
+    return not halves and "\x00" not in value
 
 
 def _is_moment(value: str) -> bool:
