@@ -13,6 +13,7 @@ from PySide6.QtWidgets import (
     QApplication,
     QFileDialog,
     QPushButton,
+    QScrollArea,
     QTableWidget,
     QTableWidgetItem,
     QVBoxLayout,
@@ -206,6 +207,25 @@ def test_the_mount_to_be_looked_at_next_is_told_of_until_one_is_chosen(demo_wind
     at_rest()
     assert demo_window.state.mount() == wanted and demo_window.desk == "Inspect"
     assert side.name.text() == "Bulrush, round 2"
+
+
+def test_the_side_has_no_bar_until_one_asks_for_more_than_fits(demo_window: MainWindow, at_rest: Wait) -> None:
+    side, link = demo_window.side, next(b for b in demo_window.side.findChildren(QPushButton) if "shapes" in b.text())
+    bar = side.findChildren(QScrollArea)[0].verticalScrollBar()
+    demo_window.show_desk("Compare")
+    demo_window.resize(1024, 700)
+    try:
+        demo_window.scale_text(1.5)
+        at_rest()
+        assert bar.maximum() == 0 and "▾" in link.text()  # folded, as it would not fit
+        link.click()
+        at_rest()
+        assert bar.maximum() > 0 and "▴" in link.text()
+    finally:
+        demo_window.scale_text(1 / 1.5)
+    demo_window.resize(1280, 800)
+    at_rest()
+    assert bar.maximum() == 0 and "▴" in link.text()
 
 
 def test_words_that_wrap_take_the_height_of_their_lines_again_when_they_become_fewer(qtbot: QtBot) -> None:

@@ -44,7 +44,8 @@ class LoomSide(QWidget):
         )
         self._legend_link = link_button("")
         self._legend_link.clicked.connect(lambda: self._show_legend(self._legend.isHidden()))
-        self._show_legend(settings.value("loom/legend", "shown", ("shown", "folded")) == "shown")
+        self._legend_wanted = settings.value("loom/legend", "shown", ("shown", "folded")) == "shown"
+        self._legend_asked_for = False
         self.name = text(style="heading")
         self.words = text(style="muted")
         self.stairs = Staircase(theme)
@@ -53,6 +54,7 @@ class LoomSide(QWidget):
         self._stairs_wanted = True
         self._next: int | None = None  # the mount to be looked at next
         self._has_stairs = False
+        self._tells = False  # whether there is a mount to tell of
         self._inner = inner = QWidget()
         column = QVBoxLayout(inner)
         column.setContentsMargins(24, 12, 10, 8)
@@ -80,26 +82,46 @@ class LoomSide(QWidget):
 
     def resizeEvent(self, event: QResizeEvent) -> None:
         super().resizeEvent(event)
-        self._fit_stairs()
+        self._fit()
 
-    def _fit_stairs(self) -> None:
-        """The staircase stands where there is room below, never behind a scroll bar."""
-        layout = self._inner.layout()
+    def _fit(self) -> None:
+        """What stands below the loom where there is room, never behind a scroll bar, the first first: the legend, what is told of the
+        mount to be looked at next, its staircase. The mount that is looked at is told of, and a legend asked for shown, in any case.
+        """
+        layout, wide = self._inner.layout(), self._inner.width()
         assert layout is not None
-        taken = layout.heightForWidth(self._inner.width())
-        if not self.stairs.isHidden():
-            taken -= self.stairs.height() + layout.spacing()
-        room = self._scroll.viewport().height() - taken - layout.spacing() - 2
+        margins, apart = layout.contentsMargins(), layout.spacing()
+        told = (self._line, self.name, self.words)
+
+        def takes(*widgets: QWidget) -> int:
+            inside = wide - margins.left() - margins.right()
+            each = (w.heightForWidth(inside) if w.hasHeightForWidth() else w.sizeHint().height() for w in widgets)
+            return sum(each) + apart * len(widgets)
+
+        room = self._scroll.viewport().height() - layout.heightForWidth(wide)
+        room += sum(takes(w) for w in (self._legend, *told) if not w.isHidden())
+        room += self.stairs.height() + apart if not self.stairs.isHidden() else 0
+        chosen = self._state.mount() is not None
+        if self._tells and chosen:
+            room -= takes(*told)
+        unfolded = self._legend_wanted and (self._legend_asked_for or takes(self._legend) <= room)
+        room -= takes(self._legend) if unfolded else 0
+        tells = self._tells and (chosen or takes(*told) <= room)
+        room -= takes(*told) if tells and not chosen else 0
+        self._legend.setVisible(unfolded)
+        self._legend_link.setText(tr("the shapes  ▴") if unfolded else tr("the shapes  ▾"))
+        for widget in told:
+            widget.setVisible(tells)
+        room -= apart + 2
         self.stairs.setFixedHeight(min(max(room, _STAIRS), _MOST_STAIRS))
-        self.stairs.setVisible(self._has_stairs and self._stairs_wanted and room >= _STAIRS)
+        self.stairs.setVisible(tells and self._has_stairs and self._stairs_wanted and room >= _STAIRS)
 
     def _show_legend(self, on: bool) -> None:
         """What the shapes mean, until one knows them."""
-        self._legend.setVisible(on)
-        self._legend_link.setText(tr("the shapes  ▴") if on else tr("the shapes  ▾"))
+        self._legend_wanted = self._legend_asked_for = on
         self._settings.set_value("loom/legend", "shown" if on else "folded")
-        if self._legend.parent() is not None:
-            QTimer.singleShot(0, self, self._fit_stairs)
+        self._fit()
+        QTimer.singleShot(0, self, self._fit)  # once the bar at the side has come or gone
 
     def show_next(self, step: NextStep) -> None:
         """Show the mount that one is asked to look at, as long as none is looked at."""
@@ -126,17 +148,15 @@ class LoomSide(QWidget):
 
     def _renew(self) -> None:
         mount, verdict = self._mount(), self._state.verdict
-        visible = mount is not None and verdict is not None
-        for widget in (self._line, self.name, self.words):
-            widget.setVisible(visible)
+        self._tells = mount is not None and verdict is not None
         run = self._state.run()
         if run is None and mount is not None and verdict is not None:
             run = mount.run_under(verdict.condition)
         levels, steps = staircase(verdict.results.get(run.id) if verdict is not None and run is not None else None)
         self.stairs.show_steps(levels, steps)
-        self._has_stairs = visible and len(levels) > 1
-        self._fit_stairs()
+        self._has_stairs = self._tells and len(levels) > 1
         if mount is None or verdict is None:
+            self._fit()
             return
         name = tr("{name}, round {round}", name=mount.candidate.name, round=mount.round)
         self.name.setText(name if self._state.mount() is not None else tr("Next: {label}", label=name))
@@ -174,3 +194,4 @@ class LoomSide(QWidget):
             if f.serious
         ]
         self.words.setText("\n".join(lines))
+        self._fit()
