@@ -27,6 +27,7 @@ from kuffin.core.base.language import tr
 from kuffin.core.base.numbers import plain
 from kuffin.core.base.saying import Saying, say, told
 from kuffin.notebook.edits import leave_out
+from kuffin.notebook.runwriter import NewMark, add_marks
 from kuffin.notebook.store import Notebook
 from kuffin.publish.tables import as_json
 from kuffin.verdict.study import judge
@@ -106,6 +107,16 @@ def test_what_undo_would_take_back_is_told_in_german_and_kept_in_english(german:
         assert label is not None and told(label) == "Lift {0}, Runde 1 weglassen"
         assert label == "leave out Lift {0}, round 1" == notebook.undo()
         assert told(str(notebook.redo_label)) == label  # a sentence without its places stands as it is
+
+
+def test_a_word_of_a_person_that_looks_like_a_kept_sentence_stays_as_it_was_written(demo: Path) -> None:
+    written = json.dumps({"message": "air", "places": {}})
+    with closing(Notebook.open(demo)) as notebook:
+        run = notebook.study(1).live_candidates[0].live_mounts[0].live_runs[0].id
+        add_marks(notebook, run, [NewMark(at_s=1.0, kind="mark", text=written)])
+    with closing(Notebook.open(demo)) as notebook:
+        runs = [r for c in notebook.study(1).live_candidates for m in c.live_mounts for r in m.live_runs]
+        assert [told(m.text) for r in runs if r.id == run for m in r.marks] == [written]
 
 
 def test_the_language_is_the_desktops_or_as_chosen(monkeypatch: pytest.MonkeyPatch) -> None:

@@ -46,7 +46,7 @@ class Keeping:
         try:
             self._writer.end(tell=False)
         except NotebookError as error:
-            self.unkept = say("all rows are kept, but the run cannot be closed yet: {error}", error=str(error))
+            self.unkept = say("all rows are kept, but the run cannot be closed yet: {error}", error=error)
             return False
         self.unkept = ""
         return True

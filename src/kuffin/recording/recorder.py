@@ -257,7 +257,7 @@ class Recorder:
             try:
                 self._sink(block)
             except Exception as error:  # whatever it is, recording goes on and nothing is thrown away
-                said = str(error) or type(error).__name__
+                said = error if str(error) else type(error).__name__
                 self.trouble = say(
                     "the last {n} rows wait in memory until they can be kept: {said}", n=block.shape[0], said=said
                 )
@@ -282,7 +282,7 @@ class Recorder:
             self._spilt = self.spill(block[:half])
         except Exception as error:
             self._spilt = say(
-                "too many rows wait, and they can be kept nowhere else ({error}): make room now", error=str(error)
+                "too many rows wait, and they can be kept nowhere else ({error}): make room now", error=error
             )
             return
         self._blocks = [block[half:].copy()]

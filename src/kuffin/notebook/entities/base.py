@@ -15,6 +15,9 @@ SCHEMA_VERSION = 11
 APPLICATION_ID = 0x4B554646  # "KUFF"
 
 
+_KEPT = '{"message"'  # how a sentence begins that is kept with its places
+
+
 class _KeptSentence(TypeDecorator[str]):
     """A sentence with its places, so that a window of another language can tell it, too; one without them as it stands."""
 
@@ -22,10 +25,12 @@ class _KeptSentence(TypeDecorator[str]):
     cache_ok = True
 
     def process_bind_param(self, value: str | None, dialect: Dialect) -> str | None:
+        if value is not None and not isinstance(value, Saying) and value.startswith(_KEPT):
+            value = Saying("{said}", {"said": value})  # a person's words are never taken for a sentence of ours
         return json.dumps(value.to_plain(), ensure_ascii=False) if isinstance(value, Saying) else value
 
     def process_result_value(self, value: str | None, dialect: Dialect) -> str | None:
-        if value is None or not value.startswith('{"message"'):
+        if value is None or not value.startswith(_KEPT):
             return value
         try:
             return from_plain(json.loads(value))
