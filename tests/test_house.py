@@ -21,9 +21,8 @@ MODULES = sorted((ROOT / "src" / "kuffin").rglob("*.py"))
 
 
 @pytest.mark.parametrize("path", MODULES, ids=lambda p: str(p.relative_to(ROOT / "src")))
-def test_a_module_says_what_it_is_and_fits_on_a_few_screens(path: Path) -> None:
+def test_a_module_says_what_it_is(path: Path) -> None:
     source = path.read_text(encoding="utf-8")
-    assert source.count("\n") <= 400
     tree = ast.parse(source)
     assert ast.get_docstring(tree)
     for node in tree.body:

@@ -475,13 +475,15 @@ def test_closing_the_window_asks_and_keeps_the_run(
     monkeypatch.setattr(QMessageBox, "exec", lambda _box: next(answers))
     assert not window.close() and window.running.active
     assert window.close()
+    from kuffin.notebook.runwriter import cut_off_runs
     from kuffin.notebook.samples import read_run
     from kuffin.notebook.store import Notebook
 
     notebook = Notebook.open(path)
     assert read_run(notebook, run_id).times.size > 5
     with notebook.session() as session:
-        assert session.get_one(Run, run_id).closed
+        assert not session.get_one(Run, run_id).closed  # it can be gone on with
+    assert [r.id for r in cut_off_runs(notebook, 1)] == [run_id]
     notebook.close()
 
 

@@ -14,7 +14,7 @@ class JumpingClock(Pace):
     Parameters
     ----------
     threads : int
-        How many there are: the recorder's own, one for each instrument, and the test's.
+        How many there are: the recorder's two (rows, keeping), one for each instrument, and the test's.
     """
 
     def __init__(self, threads: int) -> None:
@@ -52,6 +52,9 @@ class JumpingClock(Pace):
                 return True
             finally:
                 del self._waiting[me]
+
+    def by_wall(self, event: threading.Event, seconds: float) -> bool:
+        return self.wait(event, seconds)
 
     def wait_for(self, condition: threading.Condition, true: Callable[[], bool], seconds: float) -> bool:
         end = self._time + seconds

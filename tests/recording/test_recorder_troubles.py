@@ -59,7 +59,7 @@ class Counting:
 
 def test_a_suspended_computer_leaves_a_gap_that_is_known_and_no_made_up_rows() -> None:
     rows: list[np.ndarray] = []
-    clock = JumpingClock(3)
+    clock = JumpingClock(4)
     recorder = Recorder([Counting()], rows.append, 0.05, pace=clock)
     recorder.start()
     clock.sleep(0.6)
@@ -74,7 +74,7 @@ def test_a_suspended_computer_leaves_a_gap_that_is_known_and_no_made_up_rows() -
 
 
 def test_what_is_late_by_less_than_a_second_is_caught_up_with() -> None:
-    clock = JumpingClock(3)
+    clock = JumpingClock(4)
 
     class Stalling(Counting):
         def read(self) -> Sequence[float]:

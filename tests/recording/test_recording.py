@@ -80,7 +80,7 @@ def recorded(
 
 def test_a_slow_and_a_dead_instrument_hold_up_nobody() -> None:
     blocks: list[np.ndarray] = []
-    clock = JumpingClock(5)
+    clock = JumpingClock(6)
 
     def hanging(count: int) -> float:
         clock.sleep(0.4)
@@ -108,7 +108,7 @@ def test_a_full_disk_loses_nothing_once_there_is_room_again() -> None:
             raise NotebookError("the disk is full")
         kept.append(block)
 
-    clock = JumpingClock(3)
+    clock = JumpingClock(4)
     recorder = recorded([Meter("good", float)], 1.0, sink, clock)
     (trouble,) = recorder.troubles()
     assert re.fullmatch(r"the last \d+ rows wait in memory until they can be kept: the disk is full", trouble.text)
@@ -129,16 +129,14 @@ def test_a_full_disk_loses_nothing_once_there_is_room_again() -> None:
 @pytest.mark.parametrize("every", [0.2, 0.3, 1.0])
 def test_no_row_waits_for_longer_than_a_second(every: float) -> None:
     waited: list[float] = []
-    clock = JumpingClock(3)
+    clock = JumpingClock(4)
     recorder = Recorder(
         [Meter("good", float)], lambda b: waited.append(recorder.elapsed_s - b[0, 0]), every, pace=clock
     )
     recorder.start()
     clock.sleep(60.0)
     recorder.stop()
-    assert len(waited) >= 50 and max(waited) <= 1.0
-    if every == 1.0:
-        assert max(waited) < 0.1  # each row at once
+    assert len(waited) >= 50 and max(waited) <= 0.6
 
 
 def test_too_many_rows_that_wait_go_to_another_place(tmp_path: Path) -> None:
@@ -151,7 +149,7 @@ def test_too_many_rows_that_wait_go_to_another_place(tmp_path: Path) -> None:
         spilt.append(block)
         return "rows are elsewhere"
 
-    clock = JumpingClock(3)
+    clock = JumpingClock(4)
     recorder = Recorder([Meter("good", float)], sink, 0.05, pace=clock)
     recorder.MOST_WAITING, recorder.KEEP_S = 40, 0.1  # type: ignore[misc]
     recorder.spill = spill

@@ -13,6 +13,7 @@ import time
 
 from kuffin.core.base.errors import BenchError
 from kuffin.core.base.saying import say
+from kuffin.instruments.badge import badge, end_all, wearing
 from kuffin.instruments.meterlines import LONGEST_WAIT, LineBuffer, ToldValue
 
 _MOST_BYTES = 8_000_000  # of one reading
@@ -48,7 +49,13 @@ class CommandSource:
         self.lines = LineBuffer(separator=separator)
 
     def read(self) -> dict[str, ToldValue]:
-        name = self._words[0]
+        name, worn = self._words[0], badge()
+        try:
+            return self._lines_of(name, worn)
+        finally:
+            end_all(worn)  # nothing it started goes on between readings, also not in a session of its own
+
+    def _lines_of(self, name: str, worn: str) -> dict[str, ToldValue]:
         try:
             running = subprocess.Popen(
                 [*_bounded(self._timeout_s), *self._words] if shutil.which(name) else self._words,
@@ -56,6 +63,7 @@ class CommandSource:
                 stdout=subprocess.PIPE,
                 stderr=subprocess.DEVNULL,
                 start_new_session=True,
+                env={**os.environ, **wearing(worn)},
             )
         except (OSError, ValueError) as error:
             raise BenchError(

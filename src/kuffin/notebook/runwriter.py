@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import threading
 from collections.abc import Iterator, Mapping, Sequence
-from contextlib import contextmanager
+from contextlib import contextmanager, suppress
 from dataclasses import dataclass
 from typing import NamedTuple
 
@@ -79,8 +79,9 @@ class RunWriter:
         self._settings = dict(settings or {})
         self._sequence = 0
         self._waiting: list[NewMark] = []
-        # rows come from the recorder's thread, marks from the window's
-        self._lock = threading.RLock()
+        # rows come from the keeping thread, and may wait for the file; marks come from any, and never wait
+        self._lock, self._noting = threading.RLock(), threading.Lock()
+        self._ended = False
         self.run_id: int | None = None
 
     def begin(self) -> None:
@@ -149,20 +150,33 @@ class RunWriter:
             raise NoRoomError("the disk that {name} is on is full", name=self._notebook.path.name) from None
 
     def mark(self, mark: NewMark) -> None:
-        """Keep a mark, at once or with the run's first rows."""
-        with self._lock:
+        """Note a mark; it is kept with the next rows, or by `keep_marks`. Never waits, but for one after the run's end."""
+        with self._noting:
             self._waiting.append(mark)
+        if self._ended:
+            self.keep_marks()
+
+    def keep_marks(self) -> None:
+        """Keep the marks that wait; on a full disk they wait on."""
+        with self._lock:
             self._keep_waiting()
 
     def _keep_waiting(self) -> None:
-        """Keep the marks that wait; on a full disk they wait on."""
         if self.run_id is None or not self._waiting:
             return
-        waiting, self._waiting = self._waiting, []
+        with suppress(NotebookError):
+            self._keep_noted()
+
+    def _keep_noted(self) -> None:
+        with self._noting:
+            waiting, self._waiting = self._waiting, []
         try:
-            add_marks(self._notebook, self.run_id, waiting)
-        except NotebookError:
-            self._waiting = waiting + self._waiting
+            if waiting and self.run_id is not None:
+                add_marks(self._notebook, self.run_id, waiting)
+        except BaseException:
+            with self._noting:
+                self._waiting = waiting + self._waiting
+            raise
 
     def _append(self, block: Array, run_id: int) -> None:
         data = np.ascontiguousarray(block.astype("<f8"))
@@ -173,8 +187,8 @@ class RunWriter:
             run.rows += rows
             run.duration_s = float(data[-1, 0])
 
-    def end(self, tell: bool = True) -> None:
-        """End the run: it counts from now on.
+    def end(self, tell: bool = True, closed: bool = True) -> None:
+        """End the run: it counts from now on, unless it is left open, to be gone on with.
 
         Raises
         ------
@@ -184,14 +198,14 @@ class RunWriter:
         with self._lock:
             if self.run_id is not None:
                 with self._own_words():
-                    if self._waiting:
-                        add_marks(self._notebook, self.run_id, self._waiting)
-                        self._waiting = []
-                    close_run(self._notebook, self.run_id, tell)
+                    self._keep_noted()
+                    if closed:
+                        close_run(self._notebook, self.run_id, tell)
             self.let_go()
 
     def let_go(self) -> None:
         """It is no longer recorded; where it was not ended, it is as one that was cut off."""
+        self._ended = True
         self._notebook.recording -= {0, self.run_id or 0}
 
 

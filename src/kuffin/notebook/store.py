@@ -191,48 +191,61 @@ class Notebook:
 
     # --- where it is ----------------------------------------------------------------------------------------------
 
-    def look_after(self) -> None:
+    def look_after(self, wait: bool = True) -> None:
         """See that the file is where it was. A moved one is followed; a deleted or replaced one is rescued into a new file.
 
         It is called before every write, and now and then by whoever shows the notebook; `news` has what happened.
+
+        Parameters
+        ----------
+        wait : bool
+            Whether to wait where something is being written just now. Who shows the notebook does not: the writer looks
+            after the file as well.
 
         Raises
         ------
         NotebookError
             Where neither is possible; nothing is written then.
         """
-        with self._writing:
-            if self._file is None or self._file.in_place:
-                return
-            before, there = self.path, self._file.now_at()
-            replaced = before.exists()
-            try:
-                with self._switching:
-                    self._database.wait_for_readers()
-                    if there is not None:
-                        self._database.settle()
-                        self._file.path = there
-                        words = moved_words(before, there)
-                    else:
-                        there = rescue_place(before)
-                        copy_database(self._database.raw, there)
-                        self._database.settle()  # nothing of this one is left beside the other
-                        new = HeldFile.hold(there)
-                        self._file.release()
-                        self._file = new
-                        words = rescued_words(before, there, replaced)
-                    self._database.close()
-                    self._database, self.path = Database(there), there
-            except (KuffinError, OSError, sqlite3.Error) as error:
-                raise NotebookError(
-                    "“{name}” is no longer in {parent}, and could not be kept elsewhere ({error}). Nothing is written until it can: put it back, or save a copy now",
-                    name=before.name,
-                    parent=before.parent,
-                    error=error,
-                ) from None
-            if not replaced:
-                clear_beside(before)
-            self.news.append(words)
+        if not self._writing.acquire(blocking=wait):
+            return
+        try:
+            self._follow_file()
+        finally:
+            self._writing.release()
+
+    def _follow_file(self) -> None:
+        if self._file is None or self._file.in_place:
+            return
+        before, there = self.path, self._file.now_at()
+        replaced = before.exists()
+        try:
+            with self._switching:
+                self._database.wait_for_readers()
+                if there is not None:
+                    self._database.settle()
+                    self._file.path = there
+                    words = moved_words(before, there)
+                else:
+                    there = rescue_place(before)
+                    copy_database(self._database.raw, there)
+                    self._database.settle()  # nothing of this one is left beside the other
+                    new = HeldFile.hold(there)
+                    self._file.release()
+                    self._file = new
+                    words = rescued_words(before, there, replaced)
+                self._database.close()
+                self._database, self.path = Database(there), there
+        except (KuffinError, OSError, sqlite3.Error) as error:
+            raise NotebookError(
+                "“{name}” is no longer in {parent}, and could not be kept elsewhere ({error}). Nothing is written until it can: put it back, or save a copy now",
+                name=before.name,
+                parent=before.parent,
+                error=error,
+            ) from None
+        if not replaced:
+            clear_beside(before)
+        self.news.append(words)
 
     # --- reading -------------------------------------------------------------------------------------------------
 

@@ -38,13 +38,19 @@ class Keeping:
         self.unkept = ""
         recorder.spill = self.write_elsewhere
 
-    def keep(self) -> bool:
-        """Keep what still waits and end the run, from when on it counts; False where there is no room for it yet."""
+    def keep(self, resumable: bool = False) -> bool:
+        """Keep what still waits and end the run, from when on it counts; False where there is no room for it yet.
+
+        Parameters
+        ----------
+        resumable : bool
+            Whether it stays open, to be gone on with.
+        """
         if not self._recorder.hand_on():
             self.unkept = self._recorder.trouble
             return False
         try:
-            self._writer.end(tell=False)
+            self._writer.end(tell=False, closed=not resumable)
         except NotebookError as error:
             self.unkept = say("all rows are kept, but the run cannot be closed yet: {error}", error=error)
             return False

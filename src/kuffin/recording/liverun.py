@@ -12,7 +12,7 @@ import numpy as np
 from kuffin.core.base.errors import BenchError
 from kuffin.core.base.saying import chained, say
 from kuffin.core.bench.leading import BY_HAND, WAITING, Leader, Stage
-from kuffin.core.bench.limits import Alarm, Limits, Watch
+from kuffin.core.bench.limits import Alarm, Limits
 from kuffin.core.bench.protocol import Step
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.notebook.runwriter import NewMark, RunWriter
@@ -24,6 +24,7 @@ from kuffin.reading.forecast import Forecast
 from kuffin.reading.judgingrules import ways_of
 from kuffin.recording.background import Thinker
 from kuffin.recording.keeping import Keeping
+from kuffin.recording.lookout import Lookout
 from kuffin.recording.openbench import OpenBench
 from kuffin.recording.recorder import Recorder
 from kuffin.recording.seen import Seen, SeenNow
@@ -106,7 +107,6 @@ class LiveRun:
         self.steps, self.limits = tuple(steps), limits
         ways = ways_of(notebook, study)
         self.seen = Seen(bench, ways, study, mount)
-        self._watch = Watch(limits=limits, patience_s=bench.patience_s)
         started = dt.datetime.now()
         first, from_s = 1, 0.0
         self._writer = RunWriter(
@@ -122,8 +122,19 @@ class LiveRun:
         self._first_marks: list[NewMark] = []
         if go_on is not None:
             first, from_s = self._take_up(go_on, started)
+        self.lookout = Lookout(
+            bench, limits, lambda: self.load_on, lambda: self.recorder.elapsed_s, self._passed, self._noticed
+        )
         self.recorder = Recorder(
-            bench.instruments, self._writer.add, bench.interval_s, bench.speed, bench.pace, self.seen.add, from_s
+            bench.instruments,
+            self._writer.add,
+            bench.interval_s,
+            bench.speed,
+            bench.pace,
+            self.seen.add,
+            from_s,
+            self.lookout.hear,
+            self._writer.keep_marks,
         )
         self.keeping = Keeping(self.recorder, self._writer, f"{candidate} {started:%Y-%m-%d %H.%M}")
         self.leader = Leader(self.steps, bench.load.sets, first, from_s)
@@ -131,10 +142,10 @@ class LiveRun:
         self.asked: list[str] = []
         self.began_load_s: float | None = None
         self._before: Stage | None = None
-        self._alarms: dict[str, Alarm] = {}
-        self._warned: set[tuple[str, bool]] = set()
         self._troubles = Troubles(self.recorder, self._writer.mark)
         self._stop = threading.Event()
+        self._ending = threading.Lock()
+        self._off = False  # from now on no load is started
         self._thinker = Thinker(self)
 
     def _take_up(self, run: Run, now: dt.datetime) -> tuple[int, float]:
@@ -182,6 +193,7 @@ class LiveRun:
             self._writer.mark(mark)
         self.bench.pace.looked("lead")
         self.recorder.start()
+        self.lookout.start()
         self._thinker.start()
 
     @property
@@ -232,10 +244,6 @@ class LiveRun:
             if self.load_on and (trouble := self.bench.load.trouble()):
                 self._writer.mark(NewMark(at_s=now, kind="trouble", text=trouble))
                 self.leader.wait(now, trouble)
-            newest = [(c.name, c.role, seen.values[c.name]) for c in self.bench.roles]
-            last = self.recorder.last[0] if self.recorder.last else now
-            alarms = self._watch.look(last, newest, self.load_on, seen.spoke_s)
-            self._heed(alarms, now)
             self._troubles.note(now)
         stage = self.leader.stage if self.running else None
         expected = self.forecast.left_s
@@ -250,7 +258,7 @@ class LiveRun:
             seen=seen,
             forecast=self.forecast,
             check=self.check,
-            alarms=tuple(self._alarms.values()),
+            alarms=self.lookout.alarms,
             troubles=tuple(troubles),
             rows=self.recorder.rows,
             running=self.running,
@@ -278,7 +286,7 @@ class LiveRun:
         """The person did what was asked: the load runs, or is stopped. One that is started by a command is started again."""
         stage = self.leader.stage
         if stage is not None and stage.phase == WAITING:
-            self.bench.load.apply(stage.step)
+            self._put_on(stage.step)
             if not self.bench.load.trouble():
                 self.leader.acted(self.recorder.elapsed_s)
 
@@ -323,8 +331,13 @@ class LiveRun:
         if self.running:
             self._finish(why)
 
-    def close(self) -> bool:
+    def close(self, resumable: bool = False) -> bool:
         """Let the instruments go and end the run in its notebook; nobody is told: that is for the window's thread.
+
+        Parameters
+        ----------
+        resumable : bool
+            Whether it stays open in the notebook, to be gone on with or closed at the next start.
 
         Returns
         -------
@@ -335,23 +348,35 @@ class LiveRun:
         self._stop.set()
         self._thinker.wait()
         self.recorder.stop()
-        return self.keeping.keep()
+        return self.keeping.keep(resumable)
 
     # --- inside ----------------------------------------------------------------------------------------------------
 
+    def _put_on(self, step: Step) -> None:
+        """Bring the load to what a step wants, unless the run is ending."""
+        if not self._off:
+            self.bench.load.apply(step)
+            if self._off:  # a limit was passed meanwhile
+                self.bench.load.stop()
+
     def _finish(self, why: str) -> None:
-        """End the run, the load first; where only a person can stop it, that is what is said."""
-        stage = self._before
-        loaded = stage is not None and self._loaded(stage) and (stage.number > 1 or bool(stage.step.load))
+        """End the run, the load first; where only a person can stop it, that is what is said. From any thread, once."""
+        self._off = True
         stopped = self.bench.load.stop()
-        self._stop.set()
+        with self._ending:
+            if self._stop.is_set():
+                return
+            stage = self._before
+            loaded = stage is not None and self._loaded(stage) and (stage.number > 1 or bool(stage.step.load))
+            self.over = why
+            if loaded:
+                self.over = chained(
+                    [why, say("The load is stopped" if stopped else "STOP THE LOAD NOW: only you can")], ". "
+                )
+            self._stop.set()
+        self.lookout.end()
         self.bench.pace.left("lead")
-        self.over = why
         self._troubles.note_counts(self.recorder.elapsed_s)
-        if loaded:
-            self.over = chained(
-                [why, say("The load is stopped" if stopped else "STOP THE LOAD NOW: only you can")], ". "
-            )
         self._writer.mark(
             NewMark(at_s=self.recorder.elapsed_s, kind="stage", text=say("ended: {over}", over=self.over))
         )
@@ -369,7 +394,7 @@ class LiveRun:
             if stage.step.load:  # while it cools down, what was found stays to be seen
                 self._thinker.forget()
             if stage.phase != WAITING:
-                self.bench.load.apply(stage.step)
+                self._put_on(stage.step)
         loaded = bool(stage.step.load) and self._loaded(stage)
         if loaded and self.began_load_s is None:
             self.began_load_s = now
@@ -382,19 +407,11 @@ class LiveRun:
                 NewMark(at_s=now, kind="stage", text=stage.words, value=float(stage.number), unit=stage.phase)
             )
 
-    def _heed(self, alarms: list[Alarm], now: float) -> None:
-        for alarm in alarms:
-            if (
-                alarm.key,
-                alarm.stop,
-            ) not in self._warned:  # once each: a level that hovers must not cry again and again
-                self._warned.add((alarm.key, alarm.stop))
-                self._writer.mark(NewMark(at_s=now, kind="alarm", text=alarm.sentence))
-        still = {a.key: a for a in alarms}
-        passed = {k: a for k, a in self._alarms.items() if a.stop and k not in still}
-        self._alarms = {**passed, **still}
-        stopping = next((a for a in alarms if a.stop), None)
-        if stopping is not None and stopping.key.startswith("die_c") and self.running:
-            self._writer.mark(NewMark(at_s=now, kind=FAILED, text=stopping.sentence))
-        if stopping is not None:
-            self._finish(stopping.sentence)
+    def _passed(self, alarm: Alarm) -> None:
+        """A limit was passed: the load is stopped before anything is written."""
+        self._finish(alarm.sentence)
+        if alarm.limit == "die_c":
+            self._writer.mark(NewMark(at_s=self.recorder.elapsed_s, kind=FAILED, text=alarm.sentence))
+
+    def _noticed(self, alarm: Alarm) -> None:
+        self._writer.mark(NewMark(at_s=self.recorder.elapsed_s, kind="alarm", text=alarm.sentence))

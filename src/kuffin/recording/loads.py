@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import contextlib
+import os
 import select
 import shlex
 import subprocess
@@ -17,11 +18,13 @@ from kuffin.core.base.saying import say
 from kuffin.core.bench.configuration import OF_TEST
 from kuffin.core.bench.leading import ALL
 from kuffin.core.bench.protocol import Step
+from kuffin.instruments.badge import badge, end_all, wearers, wearing
 from kuffin.recording import loadguard
 from kuffin.simulated.livebench import SimulatedBench
 
 _GUARD = Path(loadguard.__file__)
 _START_S = 5.0
+_MOST_LOG = 4_000_000  # bytes: then the log of what loads print begins anew
 
 
 class LoadControl(Protocol):
@@ -51,6 +54,10 @@ class LoadControl(Protocol):
         """Why the load that was asked for does not run, blank where it does (or none is wanted)."""
         ...
 
+    def alive(self) -> None:
+        """Kuffin goes on and watches: said several times a second while a run is recorded, from whoever watches limits."""
+        ...
+
 
 class SimulatedLoad:
     """The simulated bench does as it is told."""
@@ -74,6 +81,9 @@ class SimulatedLoad:
     def trouble(self) -> str:
         return ""
 
+    def alive(self) -> None:
+        """It runs in Kuffin itself."""
+
 
 class LoadByHand:
     """A person starts and stops the load."""
@@ -92,11 +102,15 @@ class LoadByHand:
     def trouble(self) -> str:
         return ""
 
+    def alive(self) -> None:
+        """The person watches it."""
+
 
 class LoadByCommand:
     """Commands from the person's own settings, by the load's name; never from a notebook.
 
-    Each runs under a guard, `kuffin.recording.loadguard`, that ends it when Kuffin is gone, even when it was killed.
+    Each runs under a guard, `kuffin.recording.loadguard`, that ends it when Kuffin is gone, even when it was killed, or
+    gives no sign of life any more. Where the guard itself is killed, all that the load has started is ended from here.
 
     Parameters
     ----------
@@ -114,6 +128,7 @@ class LoadByCommand:
         self.guard: subprocess.Popen[bytes] | None = None
         self._name, self._words = "", [""]
         self._failed = ""
+        self._badge = ""
 
     def sets(self, step: Step) -> Collection[str]:
         command = self._commands.get(step.load, "")
@@ -143,14 +158,20 @@ class LoadByCommand:
         refused = tr("the load “{name}” cannot be started", name=self._name)
         try:
             self._log.parent.mkdir(parents=True, exist_ok=True)
+            self._badge = badge()
             with self._log.open("ab") as said:
+                if said.tell() > _MOST_LOG:
+                    said.truncate(0)
                 guard = subprocess.Popen(
                     [sys.executable, "-I", "-S", str(_GUARD), *words],
                     stdin=subprocess.PIPE,
                     stdout=subprocess.PIPE,
                     stderr=said,
                     start_new_session=True,
+                    env={**os.environ, **wearing(self._badge)},
                 )
+                if guard.stdin is not None:
+                    os.set_blocking(guard.stdin.fileno(), False)
         except OSError as error:
             raise BenchError(
                 "{refused} ({strerror}: {filename})", refused=refused, strerror=error.strerror, filename=error.filename
@@ -182,13 +203,27 @@ class LoadByCommand:
         try:
             guard.wait(loadguard.POLITE_S + 3)
         except subprocess.TimeoutExpired:
-            return False
+            guard.kill()
+        if (
+            guard.poll() is None or guard.returncode < 0
+        ):  # it hung, or was killed: what it should have ended is ended here
+            end_all(self._badge)
+            return not wearers(self._badge)
         return True
 
     def trouble(self) -> str:
         if self._failed:
             return self._failed
         if self.guard is not None and (code := self.guard.poll()) is not None:
+            if code < 0:
+                end_all(self._badge)
+                return say("the guard of the load “{name}” was killed; the load is ended", name=self._name)
+            if code == loadguard.STOOD_STILL:
+                return say(
+                    "the load “{name}” was ended: Kuffin had stood still for {s:g} s and watched nothing",
+                    name=self._name,
+                    s=loadguard.SILENT_S,
+                )
             return say(
                 "the load “{name}” has ended by itself; what it said is in {log}"
                 if code == 0
@@ -198,6 +233,15 @@ class LoadByCommand:
                 log=self._log,
             )
         return ""
+
+    def alive(self) -> None:
+        guard = self.guard
+        if guard is None or guard.stdin is None:
+            return
+        with contextlib.suppress(OSError, ValueError):  # it is full, or has ended
+            os.write(guard.stdin.fileno(), b".")
+        if (code := guard.poll()) is not None and code < 0:
+            end_all(self._badge)
 
 
 FILLED_IN = tuple(key for key, s in OF_TEST.items() if s.kind == "number")

@@ -29,6 +29,10 @@ class Pace:
         """Wait so long, or until an event is set; whether it is."""
         return event.wait(seconds)
 
+    def by_wall(self, event: threading.Event, seconds: float) -> bool:
+        """The same by the wall, whatever the speed."""
+        return event.wait(seconds)
+
     def wait_for(self, condition: threading.Condition, true: Callable[[], bool], seconds: float) -> bool:
         """Wait until something is true, for so long at most, holding a condition that tells of changes; whether it is."""
         return condition.wait_for(true, seconds)

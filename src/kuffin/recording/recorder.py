@@ -1,8 +1,13 @@
-"""The recorder: reads every instrument at its own rate, in threads of their own, and hands on rows about once a second."""
+"""The recorder: reads every instrument at its own rate, makes rows, and hands them on: each in threads of their own.
+
+Nothing that reads, or looks at what was read, waits for what is kept: a notebook that is locked, or a slow disk, holds up
+the keeping of rows alone.
+"""
 
 from __future__ import annotations
 
 import threading
+import time
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from functools import partial
@@ -17,6 +22,7 @@ from kuffin.recording.pace import Pace
 
 Array = NDArray[np.float64]
 Sink = Callable[[Array], None]
+Heard = Callable[[int, Sequence[float], float], None]
 _GAP_S = 3.0
 _LEAST_S = 1e-6  # no two rows at one moment, even where the clock stands still
 
@@ -63,8 +69,8 @@ class Recorder:
     instruments : sequence of Instrument
     sink : callable
         Gets blocks of shape (rows, 1 + channels), seconds from the start in the first column, from the recorder's
-        thread, so often that no row waits for longer than a second of the clock. Where it fails, the rows wait in memory
-        and are offered again, every second.
+        keeping thread, so often that no row waits for longer than a second by the wall, whatever the speed. Where it
+        fails, the rows wait in memory and are offered again, every second.
     interval_s : float
         The distance of rows, in seconds of the bench.
     speed : float
@@ -73,6 +79,11 @@ class Recorder:
         The clock it goes by, and how its threads wait.
     seen : callable, optional
         Gets every row as it is made, from the recorder's thread.
+    heard : callable, optional
+        Gets every reading as it comes, from its instrument's thread: the number of its first channel, its values, and the
+        bench's time.
+    beside : callable, optional
+        Called by the keeping thread whenever it has handed on rows, or had none: what else is to be kept.
     from_s : float
         The bench's time of the first row: above 0 where a run that was cut off goes on.
 
@@ -82,7 +93,8 @@ class Recorder:
         Keeps rows elsewhere where too many wait; returns what is said of it.
     """
 
-    KEEP_S = 1.0
+    KEEP_S = 0.5  # between two blocks, by the wall
+    SLOW_S = 3.0  # keeping that takes longer is told of
     MOST_WAITING = 20_000_000  # values that wait in memory, 160 MB; of more, the oldest rows go to `spill`
 
     def __init__(
@@ -94,6 +106,8 @@ class Recorder:
         pace: Pace | None = None,
         seen: Callable[[list[float]], None] | None = None,
         from_s: float = 0.0,
+        heard: Heard | None = None,
+        beside: Callable[[], None] | None = None,
     ) -> None:
         if not 0.05 <= interval_s <= 5.0:
             raise BenchError("rows are recorded every 0.05 to 5 s")
@@ -101,8 +115,10 @@ class Recorder:
         self._every, self._speed = interval_s / speed, speed
         self._latest = [_Latest([float("nan")] * len(i.channels)) for i in instruments]
         self._remembers = all(isinstance(i, RememberingInstrument) for i in instruments)
-        self._seen, self._from_s = seen, from_s
+        self._seen, self._from_s, self._heard, self._beside = seen, from_s, heard, beside
         self._rows: list[list[float]] = []
+        self._made = threading.Lock()
+        self._keeping_since: float | None = None
         self._blocks: list[Array] = []  # rows that the sink has refused
         self._handing = threading.Lock()
         self.spill: Callable[[Array], str] | None = None
@@ -111,6 +127,7 @@ class Recorder:
         self._told = threading.Condition()
         self._began, self._ended = 0.0, float("inf")
         self._threads: list[threading.Thread] = []
+        self._keeper = threading.Thread(target=self._keep, daemon=True, name="keeper")
         self.rows = 0
         self.trouble = ""
         self.last: list[float] = []
@@ -137,17 +154,24 @@ class Recorder:
                 )
         if self.trouble:
             found.append(Trouble(self.trouble, "rows wait"))
+        elif (since := self._keeping_since) is not None and time.monotonic() - since > self.SLOW_S:
+            text = say(
+                "the notebook takes no rows: {n} wait in memory; limits are watched all the same", n=self.waiting
+            )
+            found.append(Trouble(text, "rows wait"))
         return found + ([Trouble(self._spilt)] if self._spilt else [])
 
     def start(self) -> None:
         """Begin."""
         self._began = self._pace.now()
-        polled = [] if self._remembers else zip(self._instruments, self._latest, strict=True)
-        jobs: list[Callable[[], None]] = [partial(self._poll, i, s) for i, s in polled]
+        firsts = np.cumsum([0, *(len(i.channels) for i in self._instruments)]).tolist()
+        polled = [] if self._remembers else zip(self._instruments, self._latest, firsts[:-1], strict=True)
+        jobs: list[Callable[[], None]] = [partial(self._poll, i, s, n) for i, s, n in polled]
         for job in (*jobs, self._tick):
             thread = threading.Thread(target=job, daemon=True, name="recorder")
             self._threads.append(thread)
             thread.start()
+        self._keeper.start()
 
     @property
     def waiting(self) -> int:
@@ -173,13 +197,15 @@ class Recorder:
         self._pace.left("recorder")
         for thread in self._threads[-1:]:
             thread.join(10)
+        if self._keeper.is_alive():
+            self._keeper.join()  # it is keeping rows: what comes after must not overtake it
         self.hand_on()
         for thread in self._threads[:-1]:
             thread.join(0.5)
         for instrument in self._instruments:
             instrument.close()
 
-    def _poll(self, instrument: LiveInstrument, latest: _Latest) -> None:
+    def _poll(self, instrument: LiveInstrument, latest: _Latest, first: int) -> None:
         every = instrument.interval_s / self._speed
         due = self._began - min(every, self._every) / 2  # half-way between rows, so that no reading falls on their edge
         while not self._stop.is_set():
@@ -187,6 +213,8 @@ class Recorder:
                 values, trouble = instrument.read(), ""
             except Exception as error:  # a driver's fault must not end the run
                 values, trouble = None, str(error) or type(error).__name__
+            if values is not None and self._heard is not None:
+                self._heard(first, values, self.elapsed_s)
             with self._told:
                 if latest.fresh and every > 0.99 * self._every:
                     # one reading for each row: where both are late, none takes the place of another
@@ -201,25 +229,30 @@ class Recorder:
             self._pace.wait(self._stop, max(0.0, due - self._pace.now()))
 
     def _tick(self) -> None:
-        due, kept, oldest = self._began + self._every / 2, self._began, 0.0
+        due = self._began + self._every / 2
         while self._is_on(due):
             self._pace.looked("recorder")
             row = self._remembered(due) if self._remembers else [self.elapsed_s, *self._row()]
             if self.last and row[0] - self.last[0] > (self._every + _GAP_S) * self._speed:
                 self.gaps.append((self.last[0], row[0]))
             self.last = row
-            oldest = oldest if self._rows else self._pace.now()
-            self._rows.append(row)
+            with self._made:
+                self._rows.append(row)
             if self._seen is not None:
                 self._seen(row)
+            if self._remembers and self._heard is not None:
+                self._heard(0, row[1:], row[0])
             now = self._pace.now()
             due += self._every
             if due < now - self._pace.catch_up_s:  # suspended, or held up for long: no rows are made up for the gap
                 due = now
-            # the row after this one, a little late as they are, would make the oldest wait for too long
-            if now + 1.25 * self._every - oldest >= self.KEEP_S and (not self._blocks or now - kept >= self.KEEP_S):
-                kept = now
-                self.hand_on()
+
+    def _keep(self) -> None:
+        """Hand on what was made, twice a second by the wall; what is refused is offered again every second."""
+        while not self._pace.by_wall(self._stop, self.KEEP_S if not self._blocks else 2 * self.KEEP_S):
+            self.hand_on()
+            if self._beside is not None:
+                self._beside()
 
     def _is_on(self, due: float) -> bool:
         """Wait for a row's moment; whether it is to be made. One that is remembered is made however late it is."""
@@ -254,6 +287,7 @@ class Recorder:
             if not self._blocks:
                 return True
             block = _joined(self._blocks)
+            self._keeping_since = time.monotonic()
             try:
                 self._sink(block)
             except Exception as error:  # whatever it is, recording goes on and nothing is thrown away
@@ -263,14 +297,17 @@ class Recorder:
                 )
                 self._bound()
                 return False
+            finally:
+                self._keeping_since = None
             self.trouble = ""
             self.rows += block.shape[0]
             self._blocks = []
             return True
 
     def _set_aside(self) -> None:
-        if self._rows:
+        with self._made:
             rows, self._rows = self._rows, []
+        if rows:
             self._blocks.append(np.array(rows, dtype=np.float64))
 
     def _bound(self) -> None:

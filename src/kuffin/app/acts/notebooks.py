@@ -164,7 +164,7 @@ class Notebooks(QObject):
         if notebook is None:
             return
         try:
-            notebook.look_after()
+            notebook.look_after(wait=False)
         except KuffinError as error:
             self._state.trouble.emit(str(error))
         while notebook.news:

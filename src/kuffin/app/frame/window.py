@@ -362,8 +362,8 @@ class MainWindow(Dropping, QMainWindow, Dressing, MadeLater):
             self,
             tr("A run is being recorded"),
             tr(
-                "Stop the run and close the window? What was recorded is kept, and the load is "
-                "stopped where Kuffin can."
+                "Interrupt the run and close the window? What was recorded is kept, you can resume the run later, and "
+                "the load is stopped where Kuffin can."
             ),
         )
 

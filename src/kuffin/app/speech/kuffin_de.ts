@@ -8986,6 +8986,7 @@ einer je Zeile</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/header.py" />
+            <location filename="../../../../src/kuffin/app/frame/loomside.py" />
             <source>Next: {label}</source>
             <translation>Weiter: {label}</translation>
         </message>
@@ -9681,8 +9682,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/window.py" />
-            <source>Stop the run and close the window? What was recorded is kept, and the load is stopped where Kuffin can.</source>
-            <translation>Den Lauf anhalten und das Fenster schließen? Was aufgezeichnet ist, ist bewahrt, und die Last wird angehalten, wo Kuffin das kann.</translation>
+            <source>Interrupt the run and close the window? What was recorded is kept, you can resume the run later, and the load is stopped where Kuffin can.</source>
+            <translation>Den Lauf unterbrechen und das Fenster schließen? Das Aufgezeichnete bleibt erhalten, der Lauf kann später fortgesetzt werden, und die Last wird angehalten, wo Kuffin das kann.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/frame/window.py" />
@@ -10651,6 +10652,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/limits.py" />
             <source>the {label} ({name}) has said nothing for {since:.0f} s: its limit is not watched</source>
             <translation>{label} ({name}) sagt seit {since:.0f} s nichts: seine Grenze wird nicht überwacht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/limits.py" />
+            <source>the {label} ({name}) has not spoken yet, for {since:.0f} s: its limit is not watched</source>
+            <translation>{label} ({name}) hat sich seit {since:.0f} s noch nicht gemeldet: Die Grenze wird nicht überwacht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/limits.py" />
@@ -13875,12 +13881,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/flowtable.py" />
-            <location filename="../../../../src/kuffin/logs/tidy.py" />
-            <source>{n} rows with blanks were left out</source>
-            <translation>{n} Zeilen mit Lücken wurden weggelassen</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/logs/flowtable.py" />
             <source>{file}: line {i}, column “{columns}”: “{row}” is no number; mend or blank it</source>
             <translation>{file}: Zeile {i}, Spalte „{columns}“: „{row}“ ist keine Zahl; richten oder leeren</translation>
         </message>
@@ -13893,12 +13893,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/logs/flowtable.py" />
             <source>what was pasted</source>
             <translation>das Eingefügte</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/logs/flowtable.py" />
-            <location filename="../../../../src/kuffin/logs/tidy.py" />
-            <source>1 row with a blank was left out</source>
-            <translation>1 Zeile mit einer Lücke wurde weggelassen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/framelog.py" />
@@ -14049,6 +14043,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/logs/tidy.py" />
             <source>{name}: line {number} has {n} of {head} fields; mend or remove it</source>
             <translation>{name}: Zeile {number} hat {n} von {head} Feldern; richten oder entfernen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>1 row with a blank was left out</source>
+            <translation>1 Zeile mit einer Lücke wurde weggelassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/tidy.py" />
+            <source>{n} rows with blanks were left out</source>
+            <translation>{n} Zeilen mit Lücken wurden weggelassen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/tidy.py" />
@@ -14989,6 +14993,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/store.py" />
+            <source>“{name}” is no longer in {parent}, and could not be kept elsewhere ({error}). Nothing is written until it can: put it back, or save a copy now</source>
+            <translation>„{name}“ ist nicht mehr in {parent} und ließ sich auch anderswo nicht bewahren ({error}). Bis dahin wird nichts geschrieben: zurücklegen oder jetzt eine Kopie speichern</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/notebook/store.py" />
             <source>this study is no longer in the notebook</source>
             <translation>diese Studie ist nicht mehr im Heft</translation>
         </message>
@@ -15006,11 +15015,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/notebook/store.py" />
             <source>{name} is damaged ({said}) and read-only; copy it to where it can be written, and open the copy: what is sound of it will work</source>
             <translation>{name} ist beschädigt ({said}) und schreibgeschützt; dorthin kopieren, wo man schreiben darf, und die Kopie öffnen: was daran heil ist, wird gehen</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/notebook/store.py" />
-            <source>“{name}” is no longer in {parent}, and could not be kept elsewhere ({error}). Nothing is written until it can: put it back, or save a copy now</source>
-            <translation>„{name}“ ist nicht mehr in {parent} und ließ sich auch anderswo nicht bewahren ({error}). Bis dahin wird nichts geschrieben: zurücklegen oder jetzt eine Kopie speichern</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/notebook/structure.py" />
@@ -16000,11 +16004,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/liverun.py" />
-            <source>STOP THE LOAD NOW: only you can</source>
-            <translation>DIE LAST JETZT BEENDEN: das geht nur von Hand</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/recording/liverun.py" />
             <source>ended: {over}</source>
             <translation>beendet: {over}</translation>
         </message>
@@ -16012,6 +16011,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/recording/liverun.py" />
             <source>goes on</source>
             <translation>geht weiter</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/liverun.py" />
+            <source>STOP THE LOAD NOW: only you can</source>
+            <translation>DIE LAST JETZT BEENDEN: das geht nur von Hand</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/loads.py" />
@@ -16055,8 +16059,23 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>the guard of the load “{name}” was killed; the load is ended</source>
+            <translation>der Wächter der Last „{name}“ wurde beendet; die Last ist beendet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
+            <source>the load “{name}” was ended: Kuffin had stood still for {s:g} s and watched nothing</source>
+            <translation>die Last „{name}“ wurde beendet: Kuffin stand {s:g} s still und überwachte nichts</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/loads.py" />
             <source>the load “{load}” asks for {{{key}}}, and the step “{name}” does not say it</source>
             <translation>die Last „{load}“ verlangt {{{key}}}, und der Schritt „{name}“ sagt es nicht</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/lookout.py" />
+            <source>the limits could not be watched any more: {error}</source>
+            <translation>die Grenzen konnten nicht mehr überwacht werden: {error}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/ofstudy.py" />
@@ -16072,6 +16091,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/recording/recorder.py" />
             <source>rows are recorded every 0.05 to 5 s</source>
             <translation>Zeilen werden alle 0,05 bis 5 s aufgezeichnet</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/recording/recorder.py" />
+            <source>the notebook takes no rows: {n} wait in memory; limits are watched all the same</source>
+            <translation>das Notizbuch nimmt keine Zeilen an: {n} warten im Speicher; die Grenzen werden trotzdem überwacht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/recording/recorder.py" />
@@ -16895,6 +16919,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/line.py" />
+            <source>keeps the {device}’s die</source>
+            <translation>hält den Chip von {device}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/line.py" />
             <source>at least {least}</source>
             <translation>mindestens {least}</translation>
         </message>
@@ -16927,11 +16956,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/line.py" />
             <source>By {label}, {parts}</source>
             <translation>Nach {label}: {parts}</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/line.py" />
-            <source>keeps the {device}’s die</source>
-            <translation>hält den Chip von {device}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/line.py" />
@@ -17012,12 +17036,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/line.py" />
             <source>{each} are not told apart yet.</source>
             <translation>{each} sind noch nicht unterscheidbar.</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
-            <location filename="../../../../src/kuffin/said/line.py" />
-            <source>keeps the die</source>
-            <translation>hält den Chip</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/line.py" />
@@ -23115,6 +23133,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/bench/undertest.py" />
             <source>mounted</source>
             <translation>montiert</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/bench/undertest.py" />
+            <source>keeps the die</source>
+            <translation>hält den Chip</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/bench/parts.py" />

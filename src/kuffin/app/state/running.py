@@ -75,7 +75,7 @@ class Running(QObject):
             self.live = None
             state.trouble.emit(str(error))
             return False
-        self._closing = False
+        self._closing, self.now = False, None
         self._timer.start()
         self.started.emit()
         self._tick()
@@ -84,10 +84,18 @@ class Running(QObject):
     def _tick(self) -> None:
         if self.live is None or self._closing:
             return
-        self.now = self.live.tick()
+        before, self.now = self.now, self.live.tick()
+        self._complain(before.troubles if before is not None else (), self.now)
         self.ticked.emit(self.now)
         if not self.now.running:
             self._close()
+
+    def _complain(self, had: tuple[str, ...], now: Now) -> None:
+        """Say in the strip what went wrong, whatever page one looks at."""
+        if len(now.troubles) > len(had):
+            self._state.trouble.emit(told(now.troubles[-1]))
+        if not now.running and any(a.stop for a in now.alarms):
+            self._state.trouble.emit(told(now.over))
 
     def stop(self, why: str = "") -> None:
         """End the run in order; what was recorded is kept."""
@@ -148,7 +156,9 @@ class Running(QObject):
         self.ended.emit(run_id, over)
 
     def stop_now(self) -> str:
-        """End at once and wait for it: the window is closing. What the notebook cannot take is written elsewhere.
+        """End at once and wait for it: the window is closing. The run stays open, to be gone on with at the next start.
+
+        What the notebook cannot take is written elsewhere.
 
         Returns
         -------
@@ -166,7 +176,7 @@ class Running(QObject):
             self._retry.stop()
             self._closing = True
             self.live.stop(say("the window was closed"))
-            if not self.live.close():
+            if not self.live.close(resumable=True):
                 said = self.live.keeping.rescue()
             self.live = None
         return said

@@ -105,17 +105,22 @@ class Alarm:
     ----------
     stop : bool
         Passed: the load is to be stopped. Otherwise a warning.
+    limit : str
+        Which of `Limits` it is about; blank: none.
     """
 
     key: str
     stop: bool
     sentence: str
+    limit: str = ""
 
 
 _NEAR_K = 3.0
 SILENT = "silent"  # begins the key of an alarm about a channel that says nothing
 _SILENT_S = 15.0
+_YET_S = 5.0  # the same of a channel that has not spoken at all
 _HELD_S = 2.5  # one wild reading is no alarm
+_FORGETS = 0.5  # a second below a limit takes half a second off what was past it
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -149,6 +154,29 @@ WATCHED = (
     Watched(key="pump_rpm", label="pump", roles=("pump",), unit="rpm", lowest=True),
 )
 
+
+@dataclass(kw_only=True)
+class _Past:
+    """How long a channel has been past its limit, and by how many readings."""
+
+    at_s: float
+    over: bool = False
+    held_s: float = 0.0
+    readings: int = 0
+    spoke_s: float = float("-inf")
+
+    def look(self, over: bool, now_s: float, spoke_s: float) -> bool:
+        """Whether it has been past it for long enough."""
+        passed = max(0.0, now_s - self.at_s)
+        self.held_s = min(max(self.held_s + (passed if self.over else -_FORGETS * passed), 0.0), _HELD_S)
+        if not over and self.held_s == 0.0:
+            self.readings = 0
+        if over and spoke_s > self.spoke_s:
+            self.readings += 1
+        self.at_s, self.over, self.spoke_s = now_s, over, max(spoke_s, self.spoke_s)
+        return over and self.held_s >= _HELD_S and self.readings >= 2
+
+
 # a channel's name, its role, and its newest value
 Newest = tuple[str, str | None, float]
 
@@ -157,9 +185,10 @@ Newest = tuple[str, str | None, float]
 class Watch:
     """Watches limits through a run: asked about once a second with the newest values of all channels.
 
-    A limit counts as passed where any channel of its role has passed it for a few seconds, so that one wild reading stops
-    nothing, and no channel hides behind another. Nor does silence pass for calm: a channel that has spoken and then says
-    nothing is told of, where a limit or the verdict needs it.
+    A limit counts as passed where any channel of its role has been past it for a few seconds, by two readings or more, so
+    that one wild reading stops nothing, and no channel hides behind another. Time below the limit counts half against time
+    past it: three readings of four past a limit stop the load as well. Nor does silence pass for calm: a channel that says
+    nothing, or has not spoken yet, is told of, where a limit or the verdict needs it.
 
     Parameters
     ----------
@@ -169,11 +198,17 @@ class Watch:
 
     limits: Limits
     patience_s: Mapping[str, float] = field(default_factory=dict)
-    _since: dict[str, float] = field(default_factory=dict)
+    _past: dict[str, _Past] = field(default_factory=dict)
     _reached: set[str] = field(default_factory=set)
     _coolant: dict[str, list[tuple[float, float]]] = field(default_factory=dict)
     _seen: dict[str, float] = field(default_factory=dict)
     _roles: dict[str, str | None] = field(default_factory=dict)
+    _since: dict[str, float] = field(default_factory=dict)
+
+    def excuse(self, now_s: float) -> None:
+        """Nobody could speak until now: the computer was suspended."""
+        for times in (self._seen, self._since):
+            times.update(dict.fromkeys(times, now_s))
 
     def look(
         self, now_s: float, newest: Iterable[Newest], loaded: bool, spoke_s: Mapping[str, float] | None = None
@@ -195,6 +230,7 @@ class Watch:
         by_role: dict[str, list[tuple[str, float]]] = {}
         for name, role, value in newest:
             self._roles[name] = role
+            self._since.setdefault(name, now_s)
             if role and np.isfinite(value):
                 by_role.setdefault(role, []).append((name, float(value)))
                 self._seen[name] = now_s
@@ -214,7 +250,7 @@ class Watch:
                 alarm = self._lowest if watched.lowest else self._highest
                 # what never ran is no alarm beside one that did: an unused header reads nothing
                 due = loaded and not any(f"{watched.label} {n}" in self._reached for n, _ in channels)
-                told = alarm(watched, f"{watched.label} {name}", label, value, limit + watched.grace, now_s, due)
+                told = alarm(watched, name, label, value, limit + watched.grace, now_s, due)
                 if told is not None and (worst is None or (told.stop and not worst.stop)):
                     worst = told
             if worst is not None:
@@ -222,16 +258,18 @@ class Watch:
         for name, value in (c for role in COOLANT for c in by_role.get(role, ())):
             found += self._rise(name, now_s, value)[: 0 if any(a.key == "rise" for a in found) else 1]
         if self.limits.leak and any(value > 0.5 for _, value in by_role.get("leak", ())):
-            found.append(Alarm("leak", True, say("the leak sensor answers: water may be out of the loop")))
+            found.append(Alarm("leak", True, say("the leak sensor answers: water may be out of the loop"), "leak"))
         return found + self._silences(now_s)
 
     def _silences(self, now_s: float) -> list[Alarm]:
-        """Channels that have fallen silent, those with a limit first."""
+        """Channels that have fallen silent, or have not spoken yet, those with a limit first."""
         watched: list[Alarm] = []
         others: list[Alarm] = []
-        for name, at in self._seen.items():
-            role, since = self._roles.get(name), now_s - at
-            if role is None or since <= self.patience_s.get(name, _SILENT_S):
+        for name, begun in self._since.items():
+            role, spoke = self._roles.get(name), name in self._seen
+            since = now_s - self._seen.get(name, begun)
+            patience = self.patience_s.get(name, _SILENT_S)
+            if role is None or since <= (patience if spoke else max(_YET_S, patience / 3)):
                 continue
             limits = [
                 label for key, (label, any_of) in _TOLD_BY.items() if role in any_of and getattr(self.limits, key)
@@ -239,13 +277,15 @@ class Watch:
             label = _VERDICT_RESTS_ON.get(role) or (limits[0] if limits else "")
             if limits:
                 said = say(
-                    "the {label} ({name}) has said nothing for {since:.0f} s: its limit is not watched",
+                    "the {label} ({name}) has said nothing for {since:.0f} s: its limit is not watched"
+                    if spoke
+                    else "the {label} ({name}) has not spoken yet, for {since:.0f} s: its limit is not watched",
                     label=say(label),
                     name=name,
                     since=since,
                 )
                 watched.append(Alarm(f"{SILENT} {name}", False, said))
-            elif label:
+            elif label and spoke:
                 said = say(
                     "the {label} ({name}) has said nothing for {since:.0f} s: what rests on it cannot be told",
                     label=say(label),
@@ -256,9 +296,10 @@ class Watch:
         return watched + others
 
     def _highest(
-        self, watched: Watched, key: str, label: str, value: float, limit: float, now_s: float, _due: bool
+        self, watched: Watched, name: str, label: str, value: float, limit: float, now_s: float, _due: bool
     ) -> Alarm | None:
-        past, near = self._held(key, value >= limit, now_s), self._held(f"near {key}", value >= limit - _NEAR_K, now_s)
+        past = self._held(watched, name, value >= limit, now_s)
+        near = self._held(watched, name, value >= limit - _NEAR_K, now_s, "near")
         if past:
             return Alarm(
                 watched.label,
@@ -269,6 +310,7 @@ class Watch:
                     value=value,
                     limit=limit,
                 ),
+                watched.key,
             )
         if near:
             return Alarm(
@@ -280,15 +322,17 @@ class Watch:
                     value=value,
                     limit=limit,
                 ),
+                watched.key,
             )
         return None
 
     def _lowest(
-        self, watched: Watched, key: str, label: str, value: float, least: float, now_s: float, due: bool
+        self, watched: Watched, name: str, label: str, value: float, least: float, now_s: float, due: bool
     ) -> Alarm | None:
+        key = f"{watched.label} {name}"
         if value >= least:
             self._reached.add(key)
-        if self._held(key, (key in self._reached or due) and value < least, now_s):
+        if self._held(watched, name, (key in self._reached or due) and value < least, now_s):
             said = say(
                 "{label} has fallen to {value:.0f} {unit}, under {least:g} {unit}",
                 label=label,
@@ -296,22 +340,23 @@ class Watch:
                 unit=watched.unit,
                 least=least,
             )
-            return Alarm(watched.label, True, said)
+            return Alarm(watched.label, True, said, watched.key)
         return None
 
-    def _held(self, key: str, over: bool, now_s: float) -> bool:
-        if not over:
-            self._since.pop(key, None)
-            return False
-        return now_s - self._since.setdefault(key, now_s) >= _HELD_S
+    def _held(self, watched: Watched, name: str, over: bool, now_s: float, what: str = "past") -> bool:
+        key = f"{watched.label} {name} {what}"
+        return self._past.setdefault(key, _Past(at_s=now_s)).look(over, now_s, self._seen[name])
 
     def _rise(self, name: str, now_s: float, coolant: float) -> list[Alarm]:
         most = self.limits.rise_k_min
         if most is None:
             return []
-        rows = [*[(t, c) for t, c in self._coolant.get(name, []) if t >= now_s - 60][-600:], (now_s, coolant)]
+        spoke = self._seen[name]
+        rows = [(t, c) for t, c in self._coolant.get(name, []) if t >= now_s - 60][-600:]
+        if not rows or spoke > rows[-1][0]:
+            rows.append((spoke, coolant))
         self._coolant[name] = rows
-        if now_s - rows[0][0] < 25 or len(rows) < 9:
+        if rows[-1][0] - rows[0][0] < 25 or len(rows) < 9:
             return []
         # medians of the first and the last third: one wild reading is no rise
         times, levels = (np.array(x) for x in zip(*rows, strict=True))
@@ -328,6 +373,7 @@ class Watch:
                         speed=speed,
                         most=float(most),
                     ),
+                    "rise_k_min",
                 )
             ]
         return []
