@@ -87,9 +87,9 @@ def build_parser() -> argparse.ArgumentParser:
     compare.add_argument("--better", choices=("lower", "higher"), default="lower")
     compare.add_argument(
         "--spread",
-        choices=("pooled", "separate", "noticed"),
+        choices=("pooled", "separate", "moderated", "noticed"),
         default="pooled",
-        help="noticed: separate where one scatters far more",
+        help="moderated: each candidate its own, drawn towards that of all, as the window does it",
     )
     compare.add_argument("--along", metavar="COL", help="mounts were swept over this: read each off its own curve")
     compare.add_argument("--at", type=float, metavar="X", help="the place at which mounts are read")

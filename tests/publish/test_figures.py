@@ -104,7 +104,7 @@ def test_marks_stand_where_their_values_are(published: Callable[[str], Material]
     root = ElementTree.fromstring(svg_of(m.drawings["verdict"], PAGE, GROUNDS["light"]))
     texts = [("".join(t.itertext()), float(t.get("x", "nan"))) for t in root.iter(f"{SVG}text") if t.get("x")]
     ticks = [(float(s.removesuffix(" K")), x) for s, x in texts if re.fullmatch(r"\d+( K)?", s)]
-    assert len(ticks) >= 4
+    assert len(ticks) >= 3
     slope, base = np.polyfit([x for _, x in ticks], [v for v, _ in ticks], 1)
     uses = [float(u.get("x")) for u in root.iter(f"{SVG}use") if u.get("x")]
     read = np.array([slope * x + base for x in uses])
@@ -125,7 +125,7 @@ def test_forms_and_sizes_are_what_they_say(published: Callable[[str], Material])
     pdf = pypdfium2.PdfDocument(rendered(d, SIZES["print"], GROUNDS["light"], "pdf"))
     assert abs(pdf[0].get_width() / 72 * 25.4 - 170) < 1  # millimetres
     text = pdf[0].get_textpage().get_text_range()
-    assert "Sedge" in text and "11.0 ± 1.3 K" in text  # text as text
+    assert "Sedge" in text and "11.0 ± 2.1 K" in text  # text as text
     assert not any(o.type == pypdfium2.raw.FPDF_PAGEOBJ_IMAGE for o in pdf[0].get_objects())  # lines, not pixels
     svg = rendered(d, SIZES["wide"], GROUNDS["light"], "svg").decode()
     assert svg.count("@font-face") == 2 and "data:font/otf;base64," in svg
@@ -188,7 +188,7 @@ class TestFrames:
             ink.append(int((image[:, :, 3] > 0).sum()))
         assert ink == sorted(ink) and len(set(ink)) == len(ink)  # each frame adds to the one before
         assert [f.cue.split(":")[0] for f in made_up[1:5]] == ["Rush", "Bulrush", "Reed", "Sedge"]
-        assert made_up[-1].cue.startswith("Sedge runs the coolant")
+        assert made_up[-1].cue.startswith("Sedge is ahead so far")
         assert Image.open(io.BytesIO(next(frames(d, GROUNDS["dark"], 2160)).png)).size == (3840, 2160)
         with pytest.raises(KuffinError, match="1080 or 2160"):
             next(frames(d, GROUNDS["dark"], 720))

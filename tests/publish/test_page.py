@@ -103,7 +103,7 @@ def test_the_paper_is_tagged_and_its_text_can_be_selected(published: Callable[[s
     pdf = pypdfium2.PdfDocument(data)
     assert pypdfium2.raw.FPDFCatalog_IsTagged(pdf)
     text = " ".join(p.get_textpage().get_text_range() for p in pdf).replace("\r\n", " ").replace("\u00a0", " ")
-    assert m.verdict.question in text and "Sedge runs the coolant 2.3 K cooler" in text and "11.0 ± 1.3 K" in text
+    assert m.verdict.question in text and "Sedge is ahead so far" in text and "11.0 ± 2.1 K" in text
     kinds = {o.type for p in pdf for o in p.get_objects(max_depth=8)}
     assert pypdfium2.raw.FPDF_PAGEOBJ_PATH in kinds and pypdfium2.raw.FPDF_PAGEOBJ_IMAGE not in kinds
 
@@ -143,16 +143,17 @@ class TestOwnWords:
     @pytest.mark.parametrize(
         ("name", "sentence", "why"),
         [
-            ("Radiators, spring", "Sedge is cooler than Rush.", ""),
-            ("Radiators, spring", "Rush is warmer than Sedge.", ""),
-            ("Radiators, spring", "Rush is cooler than Sedge.", "Sedge is cooler than Rush"),
+            ("Pastes, winter", "Chalk is cooler than Loam.", ""),
+            ("Pastes, winter", "Loam is warmer than Chalk.", ""),
+            ("Pastes, winter", "Loam is cooler than Chalk.", "Chalk is cooler than Loam"),
             ("Radiators, spring", "Sedge beats Reed.", "Sedge and Reed are not told apart"),
-            ("Radiators, spring", "Sedge is not cooler than Reed.", ""),
+            ("Radiators, spring", "Sedge is not cooler than Reed.", "was not shown"),
+            ("Blocks, late winter", "Knot is not cooler than Tern.", ""),
             ("Radiators, spring", "Whether Reed is cooler than Rush we cannot say.", ""),
             ("Radiators, spring", "Sedge and Reed are the same.", "not the same as alike"),
             ("Radiators, spring", "Sedge is the best.", "are not told apart"),
-            ("Radiators, spring", "Sedge is 2 K cooler than Rush.", ""),
-            ("Radiators, spring", "Sedge is 6.5 K cooler than Rush.", "not 6.5 K"),
+            ("Pastes, winter", "Chalk is 3 K cooler than Loam.", ""),
+            ("Pastes, winter", "Chalk is 6.5 K cooler than Loam.", "not 6.5 K"),
             ("Radiators, spring", "Reed is a handsome radiator.", ""),
             ("Radiators, spring", "Sedge is {Sedge, Rush}.", ""),
             ("Radiators, spring", "Sedge is {Sedge, Nobody}.", "no live field {Sedge, Nobody}"),

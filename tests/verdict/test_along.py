@@ -101,7 +101,7 @@ def test_a_place_beyond_a_candidates_sweep_is_refused_by_name(verdict: StudyVerd
 
 
 def test_settings_that_another_beats_are_named(verdict: StudyVerdict) -> None:
-    found = settings_of(sweep_of(verdict, SWEEP_AXES["sound"], verdict.outcome))
+    found = settings_of(sweep_of(verdict, SWEEP_AXES["sound"], verdict.outcome), 0.5)
     beaten = {(s.candidate, s.condition): s.beaten_by for s in found}
     assert all(by.startswith("Reed") for (n, _), by in beaten.items() if n == "Bulrush")
     assert not any(by for (n, _), by in beaten.items() if n == "Reed")

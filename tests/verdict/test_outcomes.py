@@ -210,7 +210,7 @@ class TestNumbersAskedFor:
     def test_ties_are_the_same_and_nothing_breaks(self, book: Notebook) -> None:
         with book.edit("x") as session:
             for run in session.query(Run):
-                session.add(Mark(run_id=run.id, at_s=2390, kind="value", text="laps", value=7.0))
+                session.add(Mark(run_id=run.id, at_s=2390, kind="value", text="laps", value=7.125))
         planedits.set_plan(book, 1, "x", outcome="asked: laps")
         v = judge(book, book.study(1))
         assert all(p.verdict == "same" for p in v.main.comparison.pairs)  # type: ignore[union-attr]

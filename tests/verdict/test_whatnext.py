@@ -88,7 +88,11 @@ def drawn(levels: dict[str, float], scatter: float, seed: int, margin_k: float) 
 def test_the_line_names_the_best_before_every_pair_with_it_is_settled() -> None:
     levels = {"Tern": 30.0, "Plover": 30.9, "Dunlin": 31.1, "Knot": 33.0, "Ruff": 33.3}
     found = [drawn(levels, 0.4, seed, 0.4) for seed in range(40)]
-    made = next(b for b in found if (t := which_is_best(compared(b))).alone and t.ahead is not None)
+    made = next(
+        b
+        for b in found
+        if (t := which_is_best(compared(b))).alone and t.ahead is not None and not b.judge().open_findings()
+    )
     told, line = which_is_best(compared(made)), made.line()
     (open_,) = [
         p.b if p.a == told.best else p.a for p in compared(made).pairs if told.best in {p.a, p.b} and not p.settled

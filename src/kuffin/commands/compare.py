@@ -48,7 +48,7 @@ def compare(args: argparse.Namespace) -> None:
         margin=args.margin,
         confidence=args.confidence,
         better=args.better,
-        spread="as noticed" if args.spread == "noticed" else args.spread,
+        spread="moderated" if args.spread == "noticed" else args.spread,
         covariate_names=adjust,
     )
     notes = [*warnings, *found.warnings]

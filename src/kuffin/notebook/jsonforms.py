@@ -139,7 +139,7 @@ _PLAN = {
     "days_off": _Checked(list[Text], _days),
     "pause_min": Annotated[float, Meta(ge=0, le=1440)],
     "looks": Annotated[list[Annotated[int, Meta(ge=1, le=1000)]], Meta(max_length=100)] | None,
-    "spread": Literal["as noticed", "pooled", "separate"] | None,
+    "spread": Literal["moderated", "as noticed", "pooled", "separate"] | None,
     "scope": Text | None,
     "condition": Text | None,
     "idle": bool | None,

@@ -167,15 +167,15 @@ def unbeaten_rows(sweep: Sweep, settings: Sequence[SettingPoint]) -> list[tuple[
     axis, outcome = sweep.axis, sweep.outcome
     rows = []
     for s in settings:
-        beaten = tr("{beaten_by} beats it", beaten_by=s.beaten_by) + (
-            "" if s.surely else tr(", as far as single mounts tell")
-        )
+        beaten = tr("{beaten_by} beats it", beaten_by=s.beaten_by) if s.beaten_by else tr("none is shown to")
+        if s.maybe_by:
+            beaten = tr("not known: {maybe_by} is better in both, by single mounts", maybe_by=s.maybe_by)
         rows.append(
             (
                 f"{s.candidate}, {s.condition}",
                 _with_half(s.x, s.x_half, axis.unit),
                 _with_half(s.y, s.y_half, outcome.unit),
-                beaten if s.beaten_by else tr("nothing beats it"),
+                beaten,
             )
         )
     return rows

@@ -231,17 +231,6 @@ def _cautions(v: StudyVerdict) -> list[str]:
     found = v.main.comparison
     if v.outcome.bounded != HELD:  # where it is, the comparison itself tells
         out += _throttled(v)
-    wide = found.unequal if found is not None else None
-    if wide is not None and found is not None:
-        how = tr("each keeps its own spread") if found.own_spreads else tr("one spread is shared by all")
-        out.append(
-            tr(
-                "{name} scatters {times:.0f} times as far as the others: {how}.",
-                name=wide.name,
-                times=wide.times,
-                how=how,
-            )
-        )
     return out
 
 

@@ -121,7 +121,7 @@ class Carried:
     beyond: tuple[str, ...] = ()
     why: tuple[str, ...] = ()
     along: tuple[str, ...] = ()  # the settings that it was carried along
-    spread: str = "as noticed"
+    spread: str = "moderated"
 
     def of(self, name: str) -> float:
         """A candidate's mean."""

@@ -10,6 +10,7 @@ import numpy as np
 from kuffin.core.base.errors import KuffinError
 from kuffin.core.base.language import tr
 from kuffin.core.base.leads import VERDICT, ToReading, ToSamples, Where
+from kuffin.core.base.traces import decimal_step
 from kuffin.core.base.worked import Worked, in_quadrature, mean_of, worked
 from kuffin.core.bench.outcomes import FREE, Outcome
 from kuffin.core.compare import Comparison, MountValue, compare
@@ -20,7 +21,7 @@ from kuffin.reading.failed import failed_under
 from kuffin.reading.runresult import RunResult
 from kuffin.verdict.evidence import Evidence
 from kuffin.verdict.noreading import NoReading
-from kuffin.verdict.runreadings import held_by, run_reading
+from kuffin.verdict.runreadings import held_by, run_reading, trace_reading
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -38,6 +39,9 @@ class MountReading:
         Whether it rests on figures that a person typed.
     failed : str
         Why a test of it could not be finished; blank where none failed.
+    step_half : float or None
+        What the steps of its figures leave open, 95 %: whole degrees, or the last digit of what was typed. It is common to
+        all mounts, so no number of them takes it away. None: no steps are seen.
     shift : float
         What was taken off for a bench that moved, where that was asked for.
     """
@@ -54,6 +58,7 @@ class MountReading:
     held: str = ""
     failed: str = ""
     typed: bool = False
+    step_half: float | None = None
 
     @property
     def value(self) -> float | None:
@@ -207,6 +212,7 @@ def under_outcome(
             sample=str(m.sample_id) if m.sample_id is not None else None,
             covariates=() if moved is None else (moved[r.mount_id],),
             held=bool(r.held),
+            half=r.step_half,
         )
         for r, (_, m) in zip(readings, evidence.mounts, strict=True)
         if r.value is not None and r.left_out is None
@@ -300,6 +306,7 @@ def _reading(
 ) -> MountReading:
     left_out = mount.left_out if heed_exclusions else None
     found: list[tuple[Worked, bool]] = []
+    steps: list[float] = []
     runs: list[int] = []
     problem: str | None = None
     held, failed = "", ""
@@ -321,6 +328,7 @@ def _reading(
             problem = str(why)
             continue
         held = held or held_by(outcome, result)
+        steps += _step_half(outcome, result, read)
         found.append((replace(read, leads=ToSamples(run.id, Where(outcome.key, condition))), settled))
     every = tuple(runs) if found or runs else tuple(r.id for r in mount.live_runs)
     return MountReading(
@@ -335,7 +343,24 @@ def _reading(
         held=held,
         failed=failed if not found else "",
         typed=any(_typed(evidence.results[i], outcome, condition) for i in runs),
+        step_half=float(np.mean(steps)) if steps and len(steps) == len(found) else None,
     )
+
+
+def _step_half(outcome: Outcome, result: RunResult, read: Worked) -> list[float]:
+    """What the steps of a run's figures leave open of its reading; empty where none are seen."""
+    half = read.half.value if read.half is not None else None
+    if result.typed is not None:
+        return [half] if half else []
+    if outcome.asked and read.value is not None:
+        return [1.96 * decimal_step(read.value) / float(np.sqrt(12))]
+    if not isinstance(outcome, School) or not half:
+        return []
+    trace = result.traces.get(outcome.trace)
+    if trace is None:
+        return [half] if outcome.trace in result.spots else []
+    own = trace_reading(outcome, trace).half
+    return [1.96 * trace.rounding_u * half / own.value] if trace.rounding_u and own is not None and own.value else []
 
 
 def _typed(whole: RunResult, outcome: Outcome, condition: str | None) -> bool:

@@ -232,16 +232,44 @@ def _of_outcome(
             else tr("{there} nothing is told apart in any comparison{tail}.", there=there, tail=tail)
         )
     if len(lead) > 1:
-        everywhere = tr("in any condition") if len(cells) > 1 else tr("in any comparison")
-        return tr(
-            "{there} {lead} are not {worse} than any other {everywhere}{tail}.",
-            there=there,
-            lead=joined(lead),
-            worse=said.worse,
-            everywhere=everywhere,
-            tail=tail,
-        )
+        within = _within_of_all(outcome, lead, names, cells, results)
+        if within:
+            return (
+                tr("{there} {lead} are within {limit} of the best everywhere{tail}.", there=there, lead=joined(lead), limit=within, tail=tail)
+                if len(cells) > 1
+                else tr("{there} {lead} are within {limit} of the best{tail}.", there=there, lead=joined(lead), limit=within, tail=tail)
+            )  # fmt: skip
+        behind = [n for n in names if n not in lead]
+        return (
+            tr("{there} {lead} cannot be told apart yet; {behind} is {worse} than at least one of them{tail}.", there=there, lead=joined(lead), behind=behind[0], worse=said.worse, tail=tail)
+            if len(behind) == 1
+            else tr("{there} {lead} cannot be told apart yet; {behind} are each {worse} than at least one of them{tail}.", there=there, lead=joined(lead), behind=joined(behind), worse=said.worse, tail=tail)
+        )  # fmt: skip
     return tr("{there} no candidate is ahead of all others{tail}.", there=there, tail=tail)
+
+
+def _within_of_all(
+    outcome: Outcome, lead: Sequence[str], names: Sequence[str], cells: Sequence[Cell], results: Results
+) -> str:
+    """Within what each of some candidates is no worse than any other in all cells, by a test of just that; blank where it is not shown.
+
+    The upper end of how much worse it is, over all pairs together, has to lie within the margin: not told apart is no proof.
+    """
+    margins = []
+    for cell in cells:
+        found = results[cell].comparison
+        if found is None or found.margin is None:
+            return ""
+        margins.append(found.margin)
+        for name in lead:
+            for other in (n for n in names if n != name):
+                pair = next((p for p in found.pairs if {p.a, p.b} == {name, other}), None)
+                if pair is None or pair.held:
+                    return ""
+                ends = (pair.narrow_low, pair.narrow_high) if pair.a == name else (-pair.narrow_high, -pair.narrow_low)
+                if (ends[1] if found.better == "lower" else -ends[0]) >= found.margin:
+                    return ""
+    return written(f"{max(margins, default=0.0):.3g} {outcome.difference_unit}".rstrip()) if margins else ""
 
 
 def _there(outcome: Outcome) -> str:

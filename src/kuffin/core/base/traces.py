@@ -55,6 +55,18 @@ def peaks(times: Array, values: Array, factor: int) -> tuple[Array, Array]:
     return np.column_stack((at, later)).ravel(), np.column_stack((low, high)).ravel()
 
 
+def decimal_step(value: float) -> float:
+    """The step of the last digit that a value was told with: 1 for whole numbers, else a power of ten down to 0.001.
+
+    >>> decimal_step(61.0), decimal_step(31.5), decimal_step(0.25)
+    (1.0, 0.1, 0.01)
+    """
+    for digits in range(3):
+        if abs(value - round(value, digits)) <= 1e-9 * max(1.0, abs(value)):
+            return float(10.0**-digits)
+    return 0.001
+
+
 def quantum(values: Array) -> float:
     """The step of a coarse sensor: the smallest common step between readings, 0 where there is none.
 

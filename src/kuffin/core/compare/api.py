@@ -14,8 +14,9 @@ from kuffin.core.compare.evidence import Comparison, MountValue
 from kuffin.core.compare.held import with_bounds
 from kuffin.core.compare.linear import LinearFit
 from kuffin.core.compare.mixed import compare_mixed, sample_columns, sample_levels
+from kuffin.core.compare.moderated import compare_moderated
 from kuffin.core.compare.mounttable import CompareOptions, MountTable
-from kuffin.core.compare.pooled import compare_pooled
+from kuffin.core.compare.pooled import FLOOR_DF, compare_pooled
 from kuffin.core.compare.separate import compare_separate
 from kuffin.core.compare.spreads import unequal_spread
 
@@ -49,9 +50,9 @@ def compare(
     confidence : float
         Simultaneous, over all the pairs shown.
     better : {'lower', 'higher'}
-    spread : {'pooled', 'separate', 'as noticed'}
-        One for all candidates; each its own (Games–Howell); or its own where one scatters more than chance allows, and the
-        design lets it. Rounds are then not taken out: what they add stands in each candidate's own spread.
+    spread : {'pooled', 'separate', 'moderated'}
+        One for all candidates; each its own (Games–Howell), where rounds are not taken out; or each its own, drawn towards
+        that of all (`kuffin.core.compare.moderated`).
     scope : {'products', 'samples'}
         With several samples of a candidate: whether the verdict is about the products, so that the samples' own scatter is
         in it, or about these samples, each with the same weight.
@@ -84,6 +85,8 @@ def compare(
     if table.held.any():
         found = compare_pooled(table, asked, table.fit_beside_bounds(), warnings)
         return with_bounds(replace(found, residual_df=None), free)
+    if not table.several_samples and (coarse := _beneath_the_readings(table, warnings)) is not None:
+        return compare_pooled(table, asked, coarse, warnings, floor=coarse.sd)
     if (len(table.names) == 2 and table.plain and not table.several_samples) or spread == "separate":
         if table.counts.min() >= 2:
             return _each_its_own(table, asked, warnings)
@@ -94,25 +97,50 @@ def compare(
     fit = table.fit()
     _say_no_scatter(table, fit, warnings)
     if wide is not None:
-        if spread == "as noticed" and table.covariates is None and reference is None:
+        warnings.append(wide.sentence())
+    if spread == "moderated" and len(table.names) > 2:
+        if table.counts.min() < 3:
             warnings.append(
-                tr("{noticed}: each candidate keeps its own spread", noticed=wide.sentence())
-                if table.plain
-                else tr(
-                    "{noticed}: each candidate keeps its own spread, with what the rounds add to it",
-                    noticed=wide.sentence(),
-                )
+                tr("with two mounts of a candidate, nobody can see whether it scatters more than the others")
             )
-            return replace(compare_separate(table, asked, warnings), unequal=wide)
+        moderated = compare_moderated(table, asked, fit, warnings)
+        if moderated is not None:
+            return replace(moderated, unequal=wide)
+    elif wide is not None:
         warnings.append(
             tr(
-                "{noticed}, but one spread is shared by all: intervals with {name} are too narrow, the others too "
-                "wide; separate spreads would be right",
-                noticed=wide.sentence(),
+                "one spread is shared by all: if {name} really scatters more, its intervals are too narrow and the others too wide",
                 name=wide.name,
             )
         )
     return replace(compare_pooled(table, asked, fit, warnings), unequal=wide)
+
+
+def _beneath_the_readings(table: MountTable, warnings: list[str]) -> LinearFit | None:
+    """The fit with what the readings leave open for its scatter, where the mounts scatter by less; else None.
+
+    Then the mounts show not their scatter but the readings' steps: whole degrees, say. A step is common to all mounts of a
+    candidate, so that averaging takes nothing off it: each mean has the standard error u, however many its mounts.
+
+    References
+    ----------
+    METHODS "The floor"; JCGM 101:2008, 6.4.3 (resolution).
+    """
+    halves = np.array([m.half if m.half is not None else np.nan for m in table.mounts])
+    if not np.isfinite(halves).any():
+        return None
+    u = float(np.sqrt(np.nanmean(halves**2))) / 1.96
+    fit = table.fit()
+    if fit.sd >= u:
+        return None
+    warnings.append(
+        tr(
+            "the mounts scatter less ({sd:.2g}) than the readings themselves leave open ({u:.2g}): more mounts do not help, finer readings do",
+            sd=fit.sd,
+            u=u,
+        )
+    )
+    return replace(fit, unscaled=np.eye(len(table.names)), sd=u, df=FLOOR_DF)
 
 
 def _separate_goes(table: MountTable, asked: CompareOptions) -> None:

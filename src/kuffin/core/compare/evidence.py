@@ -24,6 +24,7 @@ class MountValue:
     sample: str | None = None
     covariates: tuple[float, ...] = ()
     held: bool = False
+    half: float | None = None  # of its own reading, 95 %
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -121,6 +122,26 @@ class PairResult:
 
 
 @dataclass(frozen=True, kw_only=True)
+class Moderation:
+    """How each candidate's spread was moderated (`kuffin.core.compare.moderated`).
+
+    Attributes
+    ----------
+    own, own_df : tuple of float
+        Each candidate's own standard deviation, in the order of the candidates, and its degrees of freedom.
+    usual : float
+        The standard deviation that they are drawn towards.
+    prior_df : tuple of float
+        Its weight beside each candidate's own, in degrees of freedom.
+    """
+
+    own: tuple[float, ...]
+    own_df: tuple[float, ...]
+    usual: float
+    prior_df: tuple[float, ...]
+
+
+@dataclass(frozen=True, kw_only=True)
 class Comparison:
     """The whole comparison of a study under one school."""
 
@@ -139,6 +160,8 @@ class Comparison:
     warnings: tuple[str, ...] = ()
     reference: str | None = None
     residual_df: float | None = None  # by which the residuals' squares give `sd`; None where that was not least squares
+    moderation: Moderation | None = None
+    floor: float | None = None  # what the readings themselves leave open, where the mounts scatter by less
     unequal: UnequalSpread | None = None  # a candidate that scatters far more than the others
     free: bool = False  # whether values that are only bounds are those of parts that met no limit
 
@@ -159,7 +182,14 @@ class Comparison:
     @property
     def own_spreads(self) -> bool:
         """Whether each candidate keeps its own spread."""
-        return self.sd is None and all(c.sd is not None and c.mounts > 1 for c in self.candidates)
+        return all(c.sd is not None and (c.mounts > 1 or self.moderation is not None) for c in self.candidates)
+
+    @property
+    def spread_dfs(self) -> Array:
+        """The degrees of freedom of each candidate's own spread, shape (k,), where each keeps its own."""
+        if self.moderation is not None:
+            return np.add(self.moderation.own_df, self.moderation.prior_df)
+        return np.array([max(c.mounts - 1, 1) for c in self.candidates], float)
 
     def scatter_of(self, *names: str) -> tuple[float, float]:
         """What mounts of these candidates scatter by, and its degrees of freedom: their own where each keeps its own, else all candidates'.
@@ -174,7 +204,7 @@ class Comparison:
 
     @staticmethod
     def _pooled(candidates: Sequence[CandidateResult]) -> tuple[float, float]:
-        own = [(c.mounts - 1, c.sd) for c in candidates if c.sd is not None and c.mounts > 1]
+        own = [(max(c.mounts - 1, 1), c.sd) for c in candidates if c.sd is not None]
         df = float(sum(n for n, _ in own))
         return (float(np.sqrt(sum(n * s**2 for n, s in own) / df)), df) if df else (0.0, 0.0)
 

@@ -209,7 +209,7 @@ def _later(found: Comparison, more: Array, rounds: int) -> tuple[Array, Array, A
     sd, df = found.scatter
     own = found.own_spreads
     sds = np.array([c.sd or sd for c in found.candidates]) if own else np.full(k, sd)
-    dfs = n - 1 if own else np.full(k, df)
+    dfs = found.spread_dfs if own else np.full(k, df)
     rng = np.random.default_rng(_SEED)
     sigma = sds * np.sqrt(dfs / (rng.chisquare(dfs, (_DRAWS, k)) if own else rng.chisquare(df, (_DRAWS, 1))))
     true = _drawn_means(rng, means, sds / np.sqrt(n), sigma / np.sqrt(n))

@@ -59,7 +59,7 @@ def next_round(found: Comparison, confidence: float | None = None) -> NextRound:
     own = found.own_spreads
     # one scatter for all, or each candidate's own, with its own degrees of freedom
     sds = np.array([c.sd or 0.0 for c in found.candidates]) if own else np.full(k, sd)
-    dfs = n - 1 if own else np.full(k, df)
+    dfs = found.spread_dfs if own else np.full(k, df)
     stretch = (
         np.sqrt(dfs / rng.chisquare(dfs, (draws.shape[0], k)))
         if own
@@ -84,7 +84,7 @@ def next_round(found: Comparison, confidence: float | None = None) -> NextRound:
         own_se = sample_sd**2 * (1 / samples[a] + 1 / samples[b])
         parts_of_se = variances[:, a] / (n[a] + 1), variances[:, b] / (n[b] + 1)
         se = np.sqrt(parts_of_se[0] + parts_of_se[1] + own_se)
-        df_pair = float(np.median(_welch(*parts_of_se, n[a], n[b]))) if own else df_later
+        df_pair = float(np.median(_welch(*parts_of_se, dfs[a] + 1, dfs[b] + 1))) if own else df_later
         wide, narrow = model.critical(level, df_pair), model.critical(2 * level - 1, df_pair)
         verdict = np.full(difference.size, "unsettled", dtype="U9")
         apart = np.abs(difference) > wide * se

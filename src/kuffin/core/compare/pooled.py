@@ -19,9 +19,16 @@ from kuffin.core.plan.design import Model
 
 Array = NDArray[np.float64]
 
+FLOOR_DF = 60.0  # how well it is known what readings leave open
+
 
 def compare_pooled(
-    table: MountTable, asked: CompareOptions, fit: LinearFit, warnings: list[str], df: float | None = None
+    table: MountTable,
+    asked: CompareOptions,
+    fit: LinearFit,
+    warnings: list[str],
+    df: float | None = None,
+    floor: float | None = None,
 ) -> Comparison:
     """All pairs, or all against a reference, from a linear fit with one spread for all candidates.
 
@@ -29,6 +36,8 @@ def compare_pooled(
     ----------
     df : float, optional
         Fewer degrees of freedom than the fit's, where more would promise too much.
+    floor : float, optional
+        What the readings leave open, where that is the fit's scatter: no number of mounts takes it away.
     """
     names, mounts, reference = table.names, table.mounts, asked.reference
     margin, confidence, better = asked.margin, asked.confidence, asked.better
@@ -71,7 +80,7 @@ def compare_pooled(
     pairs = []
     for (a, b), difference, se, p in zip(places, differences.tolist(), errors.tolist(), adjusted.tolist(), strict=True):
         pair = judged_pair(names[a], names[b], difference, se, df, wide, narrow_c, p, margin, None)
-        if not pair.settled:
+        if not pair.settled and floor is None:
             pair = replace(pair, mounts_needed=mounts_needed(difference, fit.sd, margin, confidence, critical))
         pairs.append(pair)
     t = t_quantile(0.5 + confidence / 2, df)
@@ -109,4 +118,5 @@ def compare_pooled(
         warnings=tuple(warnings),
         reference=reference,
         residual_df=fit.df,
+        floor=floor,
     )

@@ -14,7 +14,7 @@ from kuffin.core.base.numbers import number
 
 Array = NDArray[np.float64]
 
-UNLIKELY = 0.1  # below this chance, spreads are taken to differ
+UNLIKELY = 0.05  # below this chance, spreads are taken to differ
 _DRAWS = 2000
 
 
@@ -43,11 +43,11 @@ class UnequalSpread:
     def sentence(self, digits: int = 2) -> str:
         """What was noticed, in words."""
         return tr(
-            "mounts of {name} scatter {times:.1f} times as far as those of the others ({own} against {others})",
+            "mounts of {name} scattered {own} here, the others {others}; if all scattered alike, {p:.0f} in 100 studies would show as much",
             name=self.name,
-            times=self.times,
             own=number(self.own, digits),
             others=number(self.others, digits),
+            p=max(1.0, 100 * self.p),
         )
 
 

@@ -3,9 +3,10 @@
 To name one as the best it has to beat each other one, all of them at once. A claim that is only made where every part of it holds by itself
 needs no widening for the number of parts (R. L. Berger, "Multiparameter hypothesis testing and acceptance sampling", Technometrics 24 (1982),
 295–300), so that each of its pairs is judged by its own interval, at the study's confidence. The same goes for calling all that are
-left alike, and for saying of the best mean, where the question stays open, that no other is better by what matters (the bound of J. C. Hsu,
-"Constrained simultaneous confidence intervals for multiple comparisons with the best", Annals of Statistics 12 (1984), 1136–1144, each
-pair by itself). To rule out some and not others still takes the intervals that hold over all pairs together.
+left alike. To say of the best mean, where the question stays open, that no other is better by what matters, pays for its having been
+picked: the constrained bound of J. C. Hsu, "Constrained simultaneous confidence intervals for multiple comparisons with the best", Annals of
+Statistics 12 (1984), 1136–1144, with Dunnett's value over all others. To rule out some and not others still takes the intervals that hold over
+all pairs together.
 """
 
 from __future__ import annotations
@@ -13,6 +14,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from kuffin.core.base.ranges import dunnett_critical, even_correlation
 from kuffin.core.base.student import t_quantile
 from kuffin.core.compare.evidence import Comparison, PairResult
 from kuffin.core.compare.pairwords import best_of
@@ -93,7 +95,9 @@ def _apart(pair: PairResult, confidence: float) -> bool:
 
 def _behind(mine: Sequence[PairResult], found: Comparison) -> float | None:
     """By how much another could be better than the best mean at most, where that is less than what matters."""
-    most = max(own_critical(found.confidence, p.df)[1] * p.se - abs(p.difference) for p in mine)
+    others, df = even_correlation(len(found.candidates) - 1), min(p.df for p in mine)
+    least = dunnett_critical(2 * found.confidence - 1, others, df)  # two-sided at 2C − 1 is one-sided at C
+    most = max(least * p.se - abs(p.difference) for p in mine)
     return max(most, 0.0) if found.margin is not None and most < found.margin else None
 
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
 import numpy as np
@@ -68,6 +68,10 @@ def candidate_mean(
 def standard_error(found: Comparison, c: CandidateResult, unit: str, digits: int = 2) -> Worked:
     """What a candidate's mean leaves open."""
     fine = digits + 1
+    if found.floor is not None:
+        return worked(tr("Standard error"), "s_m", "u", [readings_leave(found, unit, digits)], unit, digits=fine)
+    if found.moderation is not None:
+        return _moderated_error(found, c.weights, tr("Standard error"), "s_m", unit, digits)
     if c.sd is not None:
         scatter = Worked(
             name=tr("Scatter of the mounts of {name}", name=c.name), symbol="s", value=c.sd, unit=unit, digits=fine
@@ -82,6 +86,57 @@ def standard_error(found: Comparison, c: CandidateResult, unit: str, digits: int
     return worked(
         tr("Standard error"), "s_m", "s*sqrt(v)", [scatter_between(found, unit, digits), share], unit, digits=fine
     )
+
+
+def readings_leave(found: Comparison, unit: str, digits: int = 2) -> Worked:
+    """What the readings themselves leave open: the scatter is never taken to be less."""
+    halves = [m.half for m in found.mounts if m.half is not None]
+    mean_square = Worked(
+        name=tr("Mean of the squares of the readings’ half-widths"),
+        symbol="h",
+        value=float(np.mean(np.square(halves))),
+        unit=f"{unit}²",
+        digits=digits + 2,
+    )
+    said = tr("the mounts scatter by less than that, and more of them take nothing off it")
+    return worked(tr("What the readings leave open"), "u", "sqrt(h)/1.96", [mean_square], unit, digits=digits + 1, source=said)  # fmt: skip
+
+
+def moderated_scatter(found: Comparison, name: str, symbol: str, unit: str, digits: int = 2) -> Worked:
+    """A candidate's own spread, drawn towards that of all."""
+    how = found.moderation
+    assert how is not None
+    i = [c.name for c in found.candidates].index(name)
+    fine = digits + 1
+    terms = [
+        Worked(name=tr("Weight of the usual scatter"), symbol="ν_0", value=how.prior_df[i], digits=2),
+        Worked(
+            name=tr("Usual scatter: the mean of all candidates’"), symbol="s_0", value=how.usual, unit=unit, digits=fine
+        ),
+        Worked(name=tr("Degrees of freedom of {name}", name=name), symbol="ν", value=how.own_df[i], digits=2),
+        Worked(name=tr("Own scatter of {name}", name=name), symbol="s", value=how.own[i], unit=unit, digits=fine),
+    ]
+    formula = "sqrt((ν_0*s_0**2 + ν*s**2)/(ν_0 + ν))"
+    title = tr("Scatter of the mounts of {name}, moderated", name=name)
+    return worked(title, symbol, formula, terms, unit, digits=fine)
+
+
+def _moderated_error(
+    found: Comparison, weights: Sequence[float], title: str, symbol: str, unit: str, digits: int, source: str = ""
+) -> Worked:
+    """The standard error of a weighted sum of all mounts, each candidate's with its own moderated spread."""
+    terms, parts = list[Worked](), list[str]()
+    for c in found.candidates:
+        own = [w for w, m in zip(weights, found.mounts, strict=True) if m.candidate == c.name]
+        share = float(np.sum(np.square(own)))
+        if share > 1e-12:
+            k = len(parts) + 1
+            terms += [
+                Worked(name=tr("Squared weights of the mounts of {name}", name=c.name), symbol=f"v_{k}", value=share, digits=4),
+                moderated_scatter(found, c.name, f"s_{k}", unit, digits),
+            ]  # fmt: skip
+            parts.append(f"v_{k}*s_{k}**2")
+    return worked(title, symbol, f"sqrt({' + '.join(parts)})", terms, unit, digits=digits + 1, source=source)
 
 
 def mean_half(found: Comparison, c: CandidateResult, unit: str, digits: int = 2) -> Worked:
@@ -160,6 +215,12 @@ def pair_error(found: Comparison, pair: PairResult, unit: str, digits: int = 2) 
     fine = digits + 1
     a, b = found.candidate(pair.a), found.candidate(pair.b)
     freedom = tr("{df} degrees of freedom", df=plain(pair.df, 3))
+    if found.floor is not None:
+        u = readings_leave(found, unit, digits)
+        return worked(tr("Standard error"), "s_d", "u*sqrt(2)", [u], unit, digits=fine, source=freedom)
+    if found.moderation is not None:
+        between = np.subtract(a.weights, b.weights).tolist()
+        return _moderated_error(found, between, tr("Standard error"), "s_d", unit, digits, freedom)
     if a.sd is not None and b.sd is not None:
         terms = []
         for c, k in ((a, "a"), (b, "b")):

@@ -16,7 +16,7 @@ import numpy as np
 from kuffin.core.base.errors import CompareError
 from kuffin.core.base.language import mark
 from kuffin.core.base.student import t_quantile
-from kuffin.core.compare.spreads import unequal_spread
+from kuffin.core.compare.moderated import own_scatter
 
 MEASURED, CARRIED, ESTIMATED = mark("measured"), mark("carried"), mark("estimated")
 LABELS = (MEASURED, CARRIED, ESTIMATED)  # from the surest down
@@ -128,7 +128,7 @@ def scatters(values: Mapping[str, Sequence[float]], spread: str) -> dict[str, Po
     ----------
     values : mapping
         Each candidate's mounts.
-    spread : {'as noticed', 'pooled', 'separate'}
+    spread : {'moderated', 'pooled', 'separate'}
         As a comparison takes it (`kuffin.core.compare.compare`). One mount alone shares the others' scatter in either case.
 
     Raises
@@ -136,20 +136,17 @@ def scatters(values: Mapping[str, Sequence[float]], spread: str) -> dict[str, Po
     CompareError
         Where no candidate has a second mount.
 
-    >>> found = scatters({"Reed": [10.0, 10.2, 10.1], "Rush": [12.0, 15.0, 9.0]}, "as noticed")
+    >>> found = scatters({"Reed": [10.0, 10.2, 10.1], "Rush": [12.0, 15.0, 9.0]}, "separate")
     >>> [(round(x.sd, 2), x.df) for x in found.values()]
     [(0.1, 2.0), (3.0, 2.0)]
     """
     shared = pooled(values)
-    own = spread == "separate" or (spread == "as noticed" and _unequal(values))
+    if spread == "moderated" and len(values) > 2:
+        found = own_scatter([np.asarray(xs, float) for xs in values.values()])
+        if found is not None:
+            return {n: Pooled(sd, df, own=True) for n, (sd, df) in zip(values, found, strict=True)}
+    own = spread == "separate"
     return {n: replace(pooled({n: xs}), own=True) if own and len(xs) > 1 else shared for n, xs in values.items()}
-
-
-def _unequal(values: Mapping[str, Sequence[float]]) -> bool:
-    names = list(values)
-    index = np.repeat(np.arange(len(names)), [len(xs) for xs in values.values()])
-    y = np.concatenate([np.asarray(xs, float) for xs in values.values()])
-    return unequal_spread(y, np.eye(len(names))[index], index, names) is not None
 
 
 def one_more(values: Sequence[float], scatter: Pooled, also: Sequence[float], label: str) -> Foreseen:

@@ -52,8 +52,9 @@ class Study(Binnable):
 
     @property
     def spread(self) -> str:
-        """How the mounts' spread is taken: ``as noticed``, ``pooled`` or ``separate`` (`kuffin.core.compare.compare`)."""
-        return str(self.plan.get("spread") or "as noticed")
+        """How the mounts' spread is taken: ``moderated``, ``pooled`` or ``separate`` (`kuffin.core.compare.compare`)."""
+        kept = str(self.plan.get("spread") or "moderated")
+        return "moderated" if kept == "as noticed" else kept  # as it was called in older notebooks
 
     def candidate(self, candidate_id: int | None) -> Candidate | None:
         """The candidate of an id; None where it is not here or in the bin."""

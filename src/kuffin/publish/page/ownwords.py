@@ -1,7 +1,8 @@
 """A person's own words in the page: live fields filled in, and sentences that the evidence does not support, with the reason.
 
 A sentence is looked at for candidates' names with words of comparing. What it says is held against the verdict of the pair; a
-sentence with a denial in it is held only against what has changed since it was written. What is not understood is not judged.
+sentence that says one is *not* better or worse needs a test of its own: not told apart is not "not worse". Other sentences with a
+denial are held only against what has changed since they were written. What is not understood is not judged.
 """
 
 from __future__ import annotations
@@ -22,6 +23,7 @@ from kuffin.verdict.study import StudyVerdict
 _FIELD = re.compile(r"\{([^{}\n]{1,300})\}")
 _SENTENCE = re.compile(r"[^.!?\n]+(?:[.!?](?!\s|$)[^.!?\n]+)*[.!?]*")
 _DENIAL = re.compile(r"\b(not|no|nor|neither|never|cannot|without|unless|if|whether|n[o']t)\b|n[’']t\b", re.IGNORECASE)
+_OPEN = re.compile(r"\b(cannot|can't|unless|if|whether|told apart|know|known|shown|say)\b", re.IGNORECASE)
 _BETTER = ("better", "beats", "beat", "outperforms", "outperformed", "wins against", "ahead of", "leads")
 _WORSE = ("worse", "loses to", "behind")
 _BEST = ("best", "winner", "wins", "won", "unbeaten")
@@ -127,6 +129,9 @@ def _reasons(v: StudyVerdict, sentence: str, since: Mapping[str, str]) -> Iterat
         for result in _asked_about(v, sentence):
             yield from _against(result, sentence, names)
         yield from _amounts(v, sentence, names)
+    elif not _OPEN.search(sentence):
+        for result in _asked_about(v, sentence):
+            yield from _denied(result, sentence, names)
     found = v.main.comparison
     for p in found.pairs if found is not None else ():
         before = since.get(f"{p.a} | {p.b}")
@@ -189,6 +194,22 @@ def _against(result: OutcomeResult, sentence: str, names: list[str]) -> Iterator
         for other in names[1:]:
             each = (names[0], other) if better else (other, names[0])
             yield from (w for p in found.pairs if {p.a, p.b} == set(each) for w in _not_better(result, p, *each))
+
+
+def _denied(result: OutcomeResult, sentence: str, names: list[str]) -> Iterator[str]:
+    """What of “A is not cooler than B” was not shown: A's lead over B has to lie under what matters, over all pairs together."""
+    found, w = result.comparison, result.outcome.wording
+    better = bool(found is not None and _has(sentence, (w.better, *_BETTER)))
+    if found is None or len(names) < 2 or not (better or _has(sentence, (w.worse, *_WORSE))):
+        return
+    for other in names[1:]:
+        first, second = (names[0], other) if better else (other, names[0])
+        for p in (p for p in found.pairs if {p.a, p.b} == {first, second}):
+            ends = (p.narrow_low, p.narrow_high) if p.a == first else (-p.narrow_high, -p.narrow_low)
+            lead = -ends[0] if found.better == "lower" else ends[1]
+            if p.held or found.margin is None or lead >= found.margin:
+                u = result.outcome.difference_unit
+                yield f"that {first} is not {w.better} than {second} was not shown: it may be by {number(lead, digits_for(p.high - p.low))} {u}".rstrip()
 
 
 def _not_better(result: OutcomeResult, p: PairResult, better: str, worse: str) -> Iterator[str]:

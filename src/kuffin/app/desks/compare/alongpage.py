@@ -79,8 +79,8 @@ class AlongPage(RenewedPage):
         self.takes_row = flowing(text(tr("for"), style="muted", wrap=False), self.wanted)
         self.takes = text()
         self.quietest = text()
-        self.beaten_title = text(tr("Settings that no other beats"), style="heading")
-        self.beaten = FigureTable(tr("Settings that no other beats"))
+        self.beaten_title = text(tr("Settings, and what beats them"), style="heading")
+        self.beaten = FigureTable(tr("Settings, and what beats them"))
         self.lacking = text(style="muted")
         self.note = text(
             tr(
@@ -186,8 +186,8 @@ class AlongPage(RenewedPage):
         self._quietest(v, low)
         self.beaten_title.setVisible(axis.is_cost)
         self.beaten.setVisible(axis.is_cost)
-        rows = unbeaten_rows(self.sweep, settings_of(self.sweep))
-        self.beaten.show_rows((tr("setting"), axis.label, tr("it gives"), ""), rows, words=True)
+        rows = unbeaten_rows(self.sweep, settings_of(self.sweep, v.evidence.margin_of(outcome, self.wanted.value())))
+        self.beaten.show_rows((tr("setting"), axis.label, tr("it gives"), tr("what beats it")), rows, words=True)
         lacking = [f"{where}: {why}" for where, why in self.sweep.left_out.items()]
         self.lacking.setText(tr("Not in it: {lacking}.", lacking="; ".join(lacking)) if lacking else "")
         self.lacking.setVisible(bool(lacking))

@@ -49,7 +49,11 @@ class ScatterPage(RenewedPage):
         self.scope.activated.connect(self._scope_chosen)
         self._scope_said = text(style="muted")
         self.spread = choice(
-            ((tr("as noticed"), None), (tr("one for all"), "pooled"), (tr("each candidate its own"), "separate")),
+            (
+                (tr("each its own, moderated"), None),
+                (tr("one for all"), "pooled"),
+                (tr("each candidate its own"), "separate"),
+            ),
             tr("Spread of the mounts"),
         )
         self.spread.activated.connect(self._spread_chosen)
