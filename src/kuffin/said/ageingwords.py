@@ -53,6 +53,13 @@ def aged_words(m: AgedMount, baseline: str, unit: str = "K") -> str:
             after=after,
             rows=several(len(m.rows) - 1, "recheck"),
         )
+    if found.control_open and abs(found.change) > found.half:
+        return tr(
+            "{label} changed by {told} against {control}, which changed by itself: one control mount cannot say which of them aged.",
+            label=m.label,
+            told=told,
+            control=baseline,
+        )
     if not found.aged:
         return tr("{label}: no ageing seen {after}: {told}.", label=m.label, after=after, told=told)
     how = "warmer" if found.change > 0 else "cooler"
@@ -115,7 +122,7 @@ def _row_words(row: AgedReading) -> str:
 
 def _way(found: Ageing) -> str:
     if found.way == SO_FAR:
-        return tr("the last reading less the first; the interval from the readings alone")
+        return tr("the last reading less the first; the interval from what a mount differs by from day to day")
     fitted = (
         tr("the best step between two readings, by Akaike’s criterion")
         if found.way == STEP
@@ -123,7 +130,7 @@ def _way(found: Ageing) -> str:
     )
     return tr(
         "{fitted}; scatter {sd} K with {df:g} degrees of freedom, pooled over all mounts "
-        "that stay in place; 95 %, by t",
+        "that stay in place; by t, 95 % over all mounts and rechecks together",
         fitted=fitted,
         sd=number(found.sd, 2),
         df=found.df,

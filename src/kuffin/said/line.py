@@ -228,7 +228,6 @@ def _cautions(v: StudyVerdict) -> list[str]:
                 failed=mounts[0].failed,
             )
         )
-    found = v.main.comparison
     if v.outcome.bounded != HELD:  # where it is, the comparison itself tells
         out += _throttled(v)
     return out

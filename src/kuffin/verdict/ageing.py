@@ -8,7 +8,15 @@ from dataclasses import dataclass, replace
 from kuffin.core.base.language import tr
 from kuffin.core.base.worked import Worked
 from kuffin.core.bench.outcomes import Outcome
-from kuffin.core.compare.ageing import AgedReading, Ageing, ageing, less_baseline, nearest_in_time
+from kuffin.core.compare.ageing import (
+    LEAST_RECHECKS,
+    SO_FAR,
+    AgedReading,
+    Ageing,
+    ageing,
+    less_baseline,
+    nearest_in_time,
+)
 from kuffin.core.plan.rechecks import Rechecks, next_due
 from kuffin.notebook.entities import Mount, Run, Study
 from kuffin.verdict.baseline import is_baseline
@@ -138,17 +146,15 @@ def ageing_of(v: StudyVerdict) -> StudyAgeing:
     outcome = v.school
     each = {m.id: _readings(v, outcome, m) for _, m in v.evidence.mounts if m.left_out is None}
     base = [
-        (r.at, r.read)
+        [(r.at, r.read) for r in each[m.id] if r.read is not None]
         for _, m in v.evidence.mounts
         if m.id in each and is_baseline(v.evidence.study, m)
-        for r in each[m.id]
-        if r.read is not None
     ]
     told: dict[int, tuple[tuple[ReadAgain, ...], tuple[AgedReading, ...]]] = {}
     for _, m in v.evidence.mounts:
         if m.id in each and m.rechecks and not is_baseline(v.evidence.study, m):
             told[m.id] = _less_baseline(each[m.id], base)
-    found = ageing({str(i): rows for i, (_, rows) in told.items()})
+    found = _with_the_controls_own(ageing({str(i): rows for i, (_, rows) in told.items()}), each, base)
 
     def aged(name: str, m: Mount) -> AgedMount:
         readings, rows = told.get(m.id, (tuple(each[m.id]), ()))
@@ -163,9 +169,32 @@ def ageing_of(v: StudyVerdict) -> StudyAgeing:
     return StudyAgeing(
         outcome=outcome,
         mounts=mounts,
-        baseline=", ".join(sorted(names)) if len(base) > 1 else "",
+        baseline=", ".join(sorted(names)) if any(len(b) > 1 for b in base) else "",
         base_mounts=tuple(aged(n, m) for n, m in again if m.id not in told),
     )
+
+
+def _with_the_controls_own(
+    found: dict[str, Ageing], each: dict[int, list[ReadAgain]], base: list[list[tuple[dt.datetime, Worked]]]
+) -> dict[str, Ageing]:
+    """What may not be told where a single control changed by itself, and the mount as it was read did not: then either aged."""
+    again = [b for b in base if len(b) > LEAST_RECHECKS]
+    if len(again) != 1:  # several that moved alike are the bench; without one nothing is told anyway
+        return found
+    start = again[0][0][0]
+    own = _alone([((at - start).total_seconds() / 86400, read) for at, read in again[0]])
+    if own is None or not own.aged:
+        return found
+    out = {}
+    for key, one in found.items():
+        mine = _alone([(r.days, r.read) for r in each[int(key)] if r.read is not None])
+        out[key] = replace(one, control_open=one.way != SO_FAR and (mine is None or not mine.aged))
+    return out
+
+
+def _alone(read: list[tuple[float, Worked]]) -> Ageing | None:
+    """How a mount changed as it was read, nothing taken off."""
+    return ageing({"": [AgedReading(days=d, value=w.value, u95=w.u95 or 0.0) for d, w in read]}).get("")
 
 
 def recheck_reading(v: StudyVerdict, run: Run, first: MountReading) -> MountReading:
@@ -202,17 +231,26 @@ def _readings(v: StudyVerdict, outcome: Outcome, mount: Mount) -> list[ReadAgain
 
 
 def _less_baseline(
-    readings: list[ReadAgain], base: list[tuple[dt.datetime, Worked]]
+    readings: list[ReadAgain], base: list[list[tuple[dt.datetime, Worked]]]
 ) -> tuple[tuple[ReadAgain, ...], tuple[AgedReading, ...]]:
-    """The readings with the baseline's of the same time, and what is left of them."""
+    """The readings with the control's of the same time, and what is left of them.
+
+    Each control mount has a level of its own: it is held against itself, and only those that were read at both times count.
+    """
     out: list[ReadAgain] = []
     rows: list[AgedReading] = []
-    values = [(at, read.value) for at, read in base]
-    halves = [(at, read.u95 or 0.0) for at, read in base]
+    values = [[(at, read.value) for at, read in one] for one in base]
+    halves = [[(at, read.u95 or 0.0) for at, read in one] for one in base]
     first = readings[0] if readings else None
-    start = None if first is None else nearest_in_time(first.at, values)
+    starts = [None if first is None else nearest_in_time(first.at, one) for one in values]
     for r in readings:
-        moved = nearest_in_time(r.at, values)
+        both = [
+            (s, now, nearest_in_time(r.at, h) or 0.0)
+            for s, one, h in zip(starts, values, halves, strict=True)
+            if s is not None and (now := nearest_in_time(r.at, one)) is not None
+        ]
+        start = sum(s for s, _, _ in both) / len(both) if both else None
+        moved = sum(now for _, now, _ in both) / len(both) if both else None
         if r.read is None or first is None or first.read is None:
             out.append(r)
             continue
@@ -221,7 +259,7 @@ def _less_baseline(
             out.append(ReadAgain(run_id=r.run_id, at=r.at, days=r.days, read=r.read, why_not=why))
             continue
         value, unlike = less_baseline(r.read.value, first.read.value, moved, start)
-        half = ((r.read.u95 or 0.0) ** 2 + (nearest_in_time(r.at, halves) or 0.0) ** 2) ** 0.5
+        half = ((r.read.u95 or 0.0) ** 2 + sum(h**2 for _, _, h in both) / len(both) ** 2) ** 0.5
         rows.append(AgedReading(days=r.days, value=value, u95=half, unlike=unlike))
         out.append(ReadAgain(run_id=r.run_id, at=r.at, days=r.days, read=r.read, base=moved))
     return tuple(out), tuple(rows)

@@ -816,8 +816,8 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
-            <source>Settings that no other beats</source>
-            <translation>Einstellungen, die keine andere schlägt</translation>
+            <source>Settings, and what beats them</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
@@ -840,6 +840,11 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
             <source>it gives</source>
             <translation>sie bringt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
+            <source>what beats it</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
@@ -1622,8 +1627,8 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/scatterpage.py" />
-            <source>as noticed</source>
-            <translation>wie bemerkt</translation>
+            <source>each its own, moderated</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/scatterpage.py" />
@@ -10927,6 +10932,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
+            <source>the mounts scatter less ({sd:.2g}) than the readings themselves leave open ({u:.2g}): more mounts do not help, finer readings do</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/api.py" />
             <source>separate spreads go with neither rounds nor covariates; choose one of the two</source>
             <translation>eigene Streuungen gehen weder mit Runden noch mit Kovariaten; eines von beiden wählen</translation>
         </message>
@@ -10962,11 +10972,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
-            <source>{noticed}, but one spread is shared by all: intervals with {name} are too narrow, the others too wide; separate spreads would be right</source>
-            <translation>{noticed}, aber alle teilen eine Streuung: Intervalle mit {name} sind zu schmal, die anderen zu breit; getrennte Streuungen wären richtig</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/core/compare/api.py" />
             <source>samples changed together with rounds, or have too few mounts, so their mounts are taken together</source>
             <translation>Exemplare wechselten zusammen mit den Runden oder haben zu wenige Montagen; ihre Montagen werden daher zusammengenommen</translation>
         </message>
@@ -10987,13 +10992,13 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
-            <source>{noticed}: each candidate keeps its own spread</source>
-            <translation>{noticed}: Jeder Kandidat behält seine eigene Streuung</translation>
+            <source>with two mounts of a candidate, nobody can see whether it scatters more than the others</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
-            <source>{noticed}: each candidate keeps its own spread, with what the rounds add to it</source>
-            <translation>{noticed}: Jeder Kandidat behält seine eigene Streuung, mit dem, was die Runden hinzufügen</translation>
+            <source>one spread is shared by all: if {name} really scatters more, its intervals are too narrow and the others too wide</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/claims.py" />
@@ -11191,6 +11196,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/compare/mixed.py" />
             <source>the scatter between samples and between mounts could not be told apart sharply; the interval rests on the best found</source>
             <translation>die Streuung zwischen Exemplaren und zwischen Montagen ließ sich nicht scharf trennen; das Intervall beruht auf dem besten Gefundenen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/moderated.py" />
+            <source>Tukey-Kramer on mount means, moderated spreads</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/moderated.py" />
+            <source>Dunnett on mount means, moderated spreads, against {name}</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/mounttable.py" />
@@ -11490,8 +11505,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/spreads.py" />
-            <source>mounts of {name} scatter {times:.1f} times as far as those of the others ({own} against {others})</source>
-            <translation>Montagen von {name} streuen {times:.1f}-mal so weit wie die der anderen ({own} gegen {others})</translation>
+            <source>mounts of {name} scattered {own} here, the others {others}; if all scattered alike, {p:.0f} in 100 studies would show as much</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
@@ -11502,6 +11517,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>least squares: each round and each sample counts the same</source>
             <translation>kleinste Quadrate: Jede Runde und jedes Exemplar zählt gleich</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>the mounts scatter by less than that, and more of them take nothing off it</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Scatter of the mounts of {name}, moderated</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
@@ -11516,6 +11541,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>What the readings leave open</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <location filename="../../../../src/kuffin/core/findings/earlycheck.py" />
             <source>Difference</source>
             <translation>Unterschied</translation>
@@ -11524,6 +11554,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Sum of the squared weights</source>
             <translation>Summe der Gewichtsquadrate</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Mean of the squares of the readings’ half-widths</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
@@ -11562,6 +11597,26 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Weight of the usual scatter</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Usual scatter: the mean of all candidates’</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Degrees of freedom of {name}</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Own scatter of {name}</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Sum of the squares of what candidates and rounds leave</source>
             <translation>Quadratsumme dessen, was Kandidaten und Runden übrig lassen</translation>
         </message>
@@ -11574,6 +11629,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Mounts of {name}</source>
             <translation>Montagen von {name}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/compare/worked.py" />
+            <source>Squared weights of the mounts of {name}</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/air.py" />
@@ -16424,6 +16484,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>none is shown to</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
+            <source>not known: {maybe_by} is better in both, by single mounts</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/alongwords.py" />
             <source>Not in it</source>
             <translation>Nicht darin</translation>
         </message>
@@ -16454,11 +16524,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/alongwords.py" />
-            <source>, as far as single mounts tell</source>
-            <translation>, soweit einzelne Montagen es sagen</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/alongwords.py" />
             <source>read off its own curve, {points} points from {span}</source>
             <translation>von der eigenen Kurve abgelesen, {points} Punkte aus {span}</translation>
         </message>
@@ -16479,11 +16544,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/alongwords.py" />
             <source>up to {end} {unit} {told}</source>
             <translation>bis {end} {unit} {told}</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/alongwords.py" />
-            <source>nothing beats it</source>
-            <translation>nichts schlägt es</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/alongwords.py" />
@@ -16966,21 +17026,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/line.py" />
             <source>{name} could not finish {mounts}: {failed}.</source>
             <translation>{name} war nicht zu Ende zu bringen, {mounts}: {failed}.</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/line.py" />
-            <source>each keeps its own spread</source>
-            <translation>jeder behält seine eigene Spanne</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/line.py" />
-            <source>one spread is shared by all</source>
-            <translation>eine Spanne gilt für alle</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/said/line.py" />
-            <source>{name} scatters {times:.0f} times as far as the others: {how}.</source>
-            <translation>{name} streut {times:.0f}-mal so weit wie die anderen: {how}.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/line.py" />
@@ -20319,11 +20364,6 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
-            <source>{there} {lead} are not {worse} than any other {everywhere}{tail}.</source>
-            <translation>{there} sind {lead} {everywhere} nicht {worse} als ein anderer{tail}.</translation>
-        </message>
-        <message>
-            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
             <source>On the {row_label}</source>
             <translation>Bei: {row_label}</translation>
         </message>
@@ -20384,13 +20424,13 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
-            <source>in any condition</source>
-            <translation>unter jeder Bedingung</translation>
+            <source>{there} {lead} cannot be told apart yet; {behind} is {worse} than at least one of them{tail}.</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
-            <source>in any comparison</source>
-            <translation>in jedem Vergleich</translation>
+            <source>{there} {lead} cannot be told apart yet; {behind} are each {worse} than at least one of them{tail}.</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
@@ -20426,6 +20466,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
             <source>All are the same for this purpose by {told}.</source>
             <translation>Nach {told} sind für diesen Zweck alle dasselbe.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{there} {lead} are within {limit} of the best everywhere{tail}.</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
+            <source>{there} {lead} are within {limit} of the best{tail}.</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />

@@ -3,7 +3,10 @@
 Difference of differences (D. Card, A. B. Krueger, *American Economic Review* 84 (1994)): what moved both alike is the bench's.
 A trend is linear in the logarithm of time, a step stands between two readings; which of the two by Akaike's criterion for few
 readings (C. M. Hurvich, C.-L. Tsai, *Biometrika* 76 (1989)). The scatter is pooled over all mounts and never taken for less than the
-readings' own.
+readings' own; as what the control scatters is in all of them alike, its degrees of freedom are fewer than their sum.
+
+Many mounts and many rechecks are many chances to be wrong: of the 5 % of a study each mount has its share (C. E. Bonferroni), and each
+recheck is judged at a quarter of that: seven looks at data that grow add up to the whole (S. J. Pocock, *Biometrika* 64 (1977), table 1).
 """
 
 from __future__ import annotations
@@ -20,7 +23,14 @@ from kuffin.core.base.student import t_quantile
 Array = NDArray[np.float64]
 TREND, STEP, SO_FAR = "trend", "step", "so far"
 LEAST_RECHECKS = 3
+USUAL_SD, USUAL_DF = (
+    0.2,
+    4.0,
+)  # K, of one mount from day to day, against a control, where a study does not tell: a guess
 NEAR_DAYS = 2.0  # so near must the baseline have been read, to stand for the bench of that day
+_OF_EACH = 0.25  # of a mount's share, at each recheck
+# the control's share of the scatter is taken for no less: half of it where all scatter alike
+_COMMON = 0.5
 _STEP_FROM = 6  # readings, from which the criterion can tell a step from a trend
 
 
@@ -57,7 +67,7 @@ class Ageing:
     change : float
         From the first reading to the last, as fitted.
     half : float
-        The half-width of its 95 % interval.
+        The half-width of its interval: 95 % over all mounts and rechecks of the study together.
     step_after : float or None
         Days: the step is between this reading and the next one.
     df : float
@@ -73,11 +83,12 @@ class Ageing:
     step_after: float | None = None
     df: float = 0.0
     sd: float = 0.0
+    control_open: bool = False  # the control changed by itself, and nobody can say whether it or the bench did
 
     @property
     def aged(self) -> bool:
         """Whether it may be said that it changed."""
-        return self.way != SO_FAR and abs(self.change) > self.half
+        return self.way != SO_FAR and not self.control_open and abs(self.change) > self.half
 
     def at(self, days: float) -> float:
         """The fitted change at a time since the first reading."""
@@ -123,10 +134,12 @@ def ageing(readings: Mapping[str, Sequence[AgedReading]]) -> dict[str, Ageing]:
     for name, rows in readings.items():
         if len(rows) > LEAST_RECHECKS:
             fits[name] = _best(log_time(np.array([r.days for r in rows])), np.array([r.value for r in rows]))
-    df = float(sum(len(readings[n]) - f.parameters for n, f in fits.items()))
+    df = _df({n: (readings[n], f) for n, f in fits.items()})
+    freedom = float(sum(len(readings[n]) - f.parameters for n, f in fits.items()))
+    mounts = sum(len(rows) > 1 for rows in readings.values())
     own = np.array([r.u95 / 1.96 for rows in readings.values() for r in rows])
     floor = float(np.sqrt(np.mean(own**2))) if own.size else 0.0
-    sd = max(float(np.sqrt(sum(f.rss for f in fits.values()) / df)), floor) if df > 0 else floor
+    sd = max(float(np.sqrt(sum(f.rss for f in fits.values()) / freedom)), floor) if freedom > 0 else floor
     out = {}
     for name, rows in readings.items():
         if len(rows) < 2:
@@ -134,11 +147,13 @@ def ageing(readings: Mapping[str, Sequence[AgedReading]]) -> dict[str, Ageing]:
         days = rows[-1].days
         fit = fits.get(name)
         if fit is None:
-            half = float(np.hypot(rows[0].u95, rows[-1].u95))
+            # nothing is called ageing yet; what a mount differs by from day to day is in it all the same
+            from_day, own_df = (sd, df) if df > 0 else (max(USUAL_SD, floor), USUAL_DF)
+            half = t_quantile(0.975, own_df) * float(np.sqrt(2)) * from_day
             out[name] = Ageing(way=SO_FAR, change=rows[-1].value - rows[0].value, half=half, days=days)
             continue
         places = 1 if fit.step is None else len(rows) - 1  # a step was looked for at each of them
-        half = t_quantile(1 - 0.025 / places, df) * sd * fit.unit_se
+        half = t_quantile(1 - 0.025 * _OF_EACH / (mounts * places), df) * sd * fit.unit_se
         half += max(r.unlike for r in rows) - min(r.unlike for r in rows)  # it is one or the other, and no scatter
         out[name] = Ageing(
             way=TREND if fit.step is None else STEP,
@@ -150,6 +165,36 @@ def ageing(readings: Mapping[str, Sequence[AgedReading]]) -> dict[str, Ageing]:
             sd=sd,
         )
     return out
+
+
+def _df(fitted: Mapping[str, tuple[Sequence[AgedReading], _Fit]]) -> float:
+    """The degrees of freedom of the pooled scatter: of m mounts whose readings scatter together in part.
+
+    With the share ρ of the scatter that is common to all (the control's), m mounts of ν degrees of freedom each have m·ν/(1 + (m − 1)·ρ²)
+    together (F. E. Satterthwaite, Biometrics Bulletin 2 (1946), 110–114).
+    """
+    each = [float(len(rows) - f.parameters) for rows, f in fitted.values()]
+    m = len(each)
+    if m < 2:
+        return sum(each)
+    rests = [_rest(rows, f) for rows, f in fitted.values()]
+    products, squares = 0.0, 0.0
+    for i, a in enumerate(rests):
+        squares += sum(x * x for x in a.values()) / len(rests)
+        for b in rests[:i]:
+            near = [(x, b[d]) for d, x in a.items() if d in b]
+            products += sum(x * y for x, y in near) / (m * (m - 1) / 2)
+    common = min(max(products / squares, 0.0), 1.0) if squares > 0 else 1.0
+    return sum(each) / (1 + (m - 1) * max(common, _COMMON) ** 2)
+
+
+def _rest(rows: Sequence[AgedReading], fit: _Fit) -> dict[int, float]:
+    """What a fit leaves of a mount's readings, by the day."""
+    y = np.array([r.value for r in rows])
+    shape = np.arange(y.size) >= fit.step if fit.step is not None else log_time(np.array([r.days for r in rows]))
+    shape = shape - shape.mean()
+    rest = y - y.mean() - shape * float(shape @ y) / max(float(shape @ shape), 1e-12)
+    return {round(r.days): float(x) for r, x in zip(rows, rest, strict=True)}
 
 
 def _best(x: Array, y: Array) -> _Fit:
