@@ -26,6 +26,8 @@ Ints = NDArray[np.int64]
 
 _QUOTE, _COMMA, _POINT = 34, 44, 46
 _ENOUGH = 1000  # cells of a column
+_STRAYS = 2
+_STRAY = 0.02  # cells that can be only one, fewer than this share of those that may be either, are strays
 # what a reading can be, in canonical units; both ends are generous, for the two readings of a cell are a thousand apart
 _CAN_BE = {
     "temperature": (-100.0, 900.0),
@@ -88,16 +90,34 @@ def decimal_sign(
             counted[clocks] = 0
         if votes.settled(int(np.count_nonzero(~clocks))):
             break
+    sign = _by_votes(votes)
+    if not sign:
+        for one, counted in ((",", votes.either_comma), (".", votes.either_point)):
+            if counted.any():
+                return _by_what_can_be(one, np.flatnonzero(counted), names, sample)
+        return DecimalSign(".")
+    sure, other, doubtful = (
+        (votes.comma, ".", votes.either_point) if sign == "," else (votes.point, ",", votes.either_comma)
+    )
+    if not doubtful.any():
+        return DecimalSign(sign)
+    # cells that the sign makes thousands of: a few stray cells must not multiply them, nor may what cannot be true be taken
+    as_decimal, as_thousands, seen = _can_be(other, np.flatnonzero(doubtful), names, sample)
+    strong = int(sure.sum()) > max(_STRAYS, _STRAY * int(doubtful.sum()))
+    if as_thousands and (strong or not as_decimal):
+        return DecimalSign(sign)
+    if as_decimal and not as_thousands and not strong:
+        return DecimalSign(other)
+    return DecimalSign(sign, seen) if as_decimal and seen else DecimalSign(sign)
+
+
+def _by_votes(votes: _Votes) -> str:
+    """The sign that more columns can only have, then more cells; blank where they leave it open."""
     comma = int(np.count_nonzero(votes.comma > votes.point))
     point = int(np.count_nonzero(votes.point > votes.comma))
-    if comma != point:
-        return DecimalSign("," if comma > point else ".")
-    if votes.comma.sum() != votes.point.sum():
-        return DecimalSign("," if votes.comma.sum() > votes.point.sum() else ".")
-    for sign, counted in ((",", votes.either_comma), (".", votes.either_point)):
-        if counted.any():
-            return _by_what_can_be(sign, np.flatnonzero(counted), names, sample)
-    return DecimalSign(".")
+    if comma == point:
+        comma, point = int(votes.comma.sum()), int(votes.point.sum())
+    return "" if comma == point else "," if comma > point else "."
 
 
 def _is_clock(name: ColumnName, cells: Sequence[str]) -> bool:
@@ -107,7 +127,18 @@ def _is_clock(name: ColumnName, cells: Sequence[str]) -> bool:
 def _by_what_can_be(
     sign: str, columns: Ints, names: Sequence[ColumnName], sample: Sequence[Sequence[str]]
 ) -> DecimalSign:
-    """Which of the two readings of such cells can be true of what their columns measure."""
+    """Which of the two readings of such cells can be true of what their columns measure; where both, it is asked."""
+    as_decimal, as_thousands, seen = _can_be(sign, columns, names, sample)
+    other = "." if sign == "," else ","
+    if as_decimal != as_thousands:
+        return DecimalSign(sign if as_decimal else other)
+    return DecimalSign(".", seen)
+
+
+def _can_be(
+    sign: str, columns: Ints, names: Sequence[ColumnName], sample: Sequence[Sequence[str]]
+) -> tuple[bool, bool, str]:
+    """Whether cells can be true with the sign as decimal sign, and as thousands sign; and one of them."""
     as_decimal = as_thousands = True
     seen = ""
     for j in columns:
@@ -131,10 +162,7 @@ def _by_what_can_be(
                 as_thousands &= fits
             else:
                 as_decimal &= fits
-    other = "." if sign == "," else ","
-    if as_decimal != as_thousands:
-        return DecimalSign(sign if as_decimal else other)
-    return DecimalSign(".", seen)
+    return as_decimal, as_thousands, seen
 
 
 def _count_block(block: bytes, delimiter: str, columns: int, votes: _Votes) -> None:
@@ -205,7 +233,9 @@ def _column_of(at: Ints, mark: Bools, line_at: Ints) -> Ints:
 
 
 def _quoted(text: NDArray[np.uint8], line_at: Ints) -> Bools:
-    """Which signs stand within quotes; each line begins outside."""
+    """Which signs stand within quotes; each line begins outside, and in one whose quotes do not close none does."""
     quotes = np.cumsum(text == _QUOTE)
     line = np.maximum(np.searchsorted(line_at, np.arange(text.size), side="right") - 1, 0)
-    return np.asarray((quotes - quotes[line_at[line]]) % 2 == 1, dtype=bool)
+    ends = np.append(line_at[1:], text.size - 1)
+    whole = (quotes[ends] - quotes[line_at]) % 2 == 0
+    return np.asarray(((quotes - quotes[line_at[line]]) % 2 == 1) & whole[line], dtype=bool)

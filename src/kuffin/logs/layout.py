@@ -78,7 +78,7 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
         )
     told = re.match(r"^\s*sep=(.)\s*$", sample[0]) if sample else None
     best: tuple[float, str, int] | None = None
-    for delimiter in [told[1]] if told else DELIMITERS:
+    for delimiter in [told[1]] if told else _may_part(sample):
         score, fields = _score(sample, delimiter)
         if fields >= 2 and score > 0 and (best is None or score > best[0]):
             best = (score, delimiter, fields)
@@ -136,6 +136,13 @@ def sniff(lines: Sequence[str], name: str) -> Layout:
     )
 
 
+def _may_part(sample: Sequence[str]) -> Sequence[str]:
+    """What may stand between cells: blanks only where no tabs do, for they would swallow the empty cells of a tab-separated log."""
+    lines = [line for line in sample if line.strip()]
+    tabbed = sum("\t" in line.strip(" ") for line in lines)
+    return DELIMITERS if 2 * tabbed < len(lines) else [d for d in DELIMITERS if d.strip(" ")]
+
+
 def _without_last_delimiter(row: list[str], fields: int) -> list[str]:
     """A row that ends in one delimiter too many says nothing by it."""
     return row[:-1] if len(row) == fields + 1 and not row[-1] else row
@@ -187,7 +194,7 @@ def _header(
             continue
         cells = rows[i]
         bare = re.sub(r"^\s*(?:#+|//|%|;)\s*", "", sample[i])
-        if text[0] in "#%" or text.startswith("//"):
+        if (text[0] in "#%" or text.startswith("//")) and not (len(cells) == fields and is_unit_row(cells)):
             cells = split_line(bare, delimiter)
         if (abs(len(cells) - fields) <= 1 and len(cells) >= 2) or (not above and len(cells) > 2):
             above.append((i, [fold(c) for c in cells]))

@@ -8,6 +8,7 @@ from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
+from numpy.typing import NDArray
 
 from kuffin.core.base.errors import LogError, OpenReading
 from kuffin.core.base.saying import say
@@ -28,6 +29,7 @@ from kuffin.logs.rows import Rows
 from kuffin.logs.table import LogChannel, LogTable, ToldOfLog, take_guesses
 from kuffin.logs.values import parse_number
 
+_LEAP_S = 2 * 365 * 86400.0  # between two rows
 _LONGEST_STEP_S = 100.0  # between rows, of a clock that says no unit
 _US_UNITS = {"gph", "gpm", "psi", "psig", "°f", "f", "degf", "inhg", "℉"}
 
@@ -72,14 +74,14 @@ def _read(log: LogText, path: Path, told: ToldOfLog, progress: Progress | None) 
     blocks = DataBlocks(log, layout.first_data_line, delimiter)
     layout.delimiter = delimiter if delimiter.strip(" ") else "\t"
     found = DecimalSign(told.decimal) if told.decimal else decimal_sign(blocks, layout.delimiter, names, layout.sample)
-    if found.open_cell and "," in found.open_cell:
+    if found.open_cell and ("," in found.open_cell or found.sign == ","):
         raise OpenReading(
             say(
                 "{name}: “{open_cell}” may be {one} or {other}, and nothing in the log says which; say what its decimal sign is",
                 name=path.name,
                 open_cell=found.open_cell,
                 one=found.open_cell.replace(",", "."),
-                other=found.open_cell.replace(",", ""),
+                other=found.open_cell.replace(",", "").replace(".", ""),
             ),
             "decimal",
         )
@@ -151,6 +153,26 @@ def written_on(path: Path) -> dt.date | None:
         return None
 
 
+def _before_the_clock_was_set(times: NDArray[np.float64]) -> int:
+    """How many rows at the beginning are years before all that follows: a logger began at its clock's own beginning.
+
+    Raises
+    ------
+    LogError
+        Where years lie between rows elsewhere: no log of a bench lasts so long.
+    """
+    leaps = np.flatnonzero(np.diff(times) > _LEAP_S)
+    if not leaps.size:
+        return 0
+    begin = int(leaps[-1]) + 1
+    if begin > times.size / 2:
+        raise LogError(
+            "there are years between its rows, after row {row}: put what is of different days into logs of their own",
+            row=begin,
+        )
+    return begin
+
+
 def _first_lines(head: bytes) -> list[str]:
     end = 0
     for _ in range(SAMPLE_LINES):
@@ -198,8 +220,18 @@ def _assemble(
     if swapped and keep is not None:
         order = np.argsort(times, kind="stable")
         keep, times = keep[order], times[order]
+    unset = _before_the_clock_was_set(times)
+    if unset:
+        keep = (np.arange(times.size) if keep is None else keep)[unset:]
+        times = times[unset:]
+        notes.append(
+            say("the first row is from before the logger’s clock was set, and is left out")
+            if unset == 1
+            else say("the first {n} rows are from before the logger’s clock was set, and are left out", n=unset)
+        )
+        dropped += unset
     begun = parsed.wall_text(0 if keep is None else int(keep[0]))
-    times -= times[0]
+    times = times - times[0]
     notes += [
         *parsed.warnings,
         *ran_on,
