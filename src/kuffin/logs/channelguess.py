@@ -73,6 +73,20 @@ def words_of(name: str) -> frozenset[str]:
     return frozenset(w for w in re.split(r"[^a-z]+", f"{parted} {name}".lower()) if w)
 
 
+_DIFFERENCES = frozenset(
+    "delta diff difference dt over above minus less versus vs rise distance margin headroom gradient deviation offset".split()
+)
+
+
+def is_difference(name: str) -> bool:
+    """Whether a column is what two temperatures differ by, by its name: ``Delta T``, ``Coolant over air``, ``Distance to limit``.
+
+    >>> is_difference("ΔT loop"), is_difference("Coolant over air"), is_difference("Coolant out")
+    (True, True, False)
+    """
+    return bool(_DIFFERENCES & words_of(name)) or bool(re.search("[Δ∆δ]", name))
+
+
 def is_summary(name: str) -> bool:
     """Whether a channel is made of others, by its name: the largest, the smallest, the mean of them."""
     return bool(_SUMMARIES & words_of(name))
@@ -93,6 +107,8 @@ def guess_role(name: str, quantity: str, unit: str | None, middle: float | None 
         Its median reading.
     """
     words = words_of(name)
+    if quantity in {"temperature", "unknown"} and is_difference(name):
+        return None
     if quantity == "temperature":
         return None if unit == "K" else _temperature(name, words)
     if quantity != "unknown":
@@ -141,6 +157,8 @@ def _of_quantity(quantity: str, words: Collection[str]) -> str | None:
 
 def _temperature(name: str, words: frozenset[str]) -> str | None:
     joined = " ".join(re.split(r"[^a-z]+", name.lower()))
+    if "south bridge" in joined or "north bridge" in joined:
+        return "chipset"
     spot = bool(words & ROLES["hot_spot"].words) or "hot spot" in joined
     if words & ROLES["coolant"].words and "air" not in words:
         return _coolant(words)

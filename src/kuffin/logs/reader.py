@@ -14,6 +14,7 @@ from kuffin.core.base.errors import LogError, OpenReading
 from kuffin.core.base.saying import say
 from kuffin.core.base.units import parse_unit
 from kuffin.logs.blocks import DataBlocks
+from kuffin.logs.channelguess import is_difference
 from kuffin.logs.clock import DateHints
 from kuffin.logs.clockcells import ClockCells
 from kuffin.logs.clockfind import ClockChoice, find_clock, numbered_clock
@@ -243,6 +244,9 @@ def _assemble(
         if j in choice.time_columns or j in choice.columns:
             continue
         read = rows.builders[j].finish(column.unit)
+        if read.unit == "degC" and is_difference(column.name):  # a logger's own difference: no 32 °F are taken off it
+            told = parse_unit(read.written or "")
+            read = replace(read, values=read.values - (told.offset if told is not None else 0.0), unit="K")
         values = read.values if keep is None else read.values[keep]
         numbers = int(np.isfinite(values).sum())
         if not numbers:
