@@ -19,7 +19,7 @@ from kuffin.core.heat.heatpath import bottleneck, step
 from kuffin.core.heat.normalise import SCHOOLS, as_read_school, default_school, schools_for
 from kuffin.demo.scenario import BATCH, RADIATORS, REFERENCE_W, demo_runs, sample_factors
 from kuffin.notebook import answering, channels, edits
-from kuffin.notebook.entities import Reading, Run
+from kuffin.notebook.entities import Mount, Reading, Run
 from kuffin.notebook.store import Notebook
 from kuffin.reading import keptresults
 from kuffin.said.line import verdict_line
@@ -290,3 +290,18 @@ def test_the_load_of_the_demo_is_found_as_a_loop(demo_notebook: Notebook) -> Non
     v = verdict(demo_notebook)
     for result in v.results.values():
         assert result.traces["coolant_over_air"].load.period_s == pytest.approx(BATCH.period_s, rel=0.01)
+
+
+def test_a_candidate_that_is_added_months_later_joins_no_round(demo_notebook: Notebook) -> None:
+    """Rounds are days as they were run: by their number alone, September's mounts took May's bench out of the difference."""
+    v = cleaned(demo_notebook)
+    late = [m for name, m in v.evidence.mounts if name == "Rush"]
+    with demo_notebook.edit("x") as session:
+        for mount in late:
+            for run in session.get_one(Mount, mount.id).runs:
+                run.started_at = f"2026-09{run.started_at[7:]}"
+    v = verdict(demo_notebook)
+    found = v.main.comparison
+    assert found is not None and not v.blocks and found.rounds == 1
+    assert v.evidence.round_apart is not None and v.evidence.round_apart[1] > 100
+    assert "days apart: rounds are not taken out" in verdict_line(v).sentence

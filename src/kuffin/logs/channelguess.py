@@ -74,7 +74,25 @@ def words_of(name: str) -> frozenset[str]:
 
 
 _DIFFERENCES = frozenset(
-    "delta diff difference dt over above minus less versus vs rise distance margin headroom gradient deviation offset".split()
+    [
+        "delta",
+        "diff",
+        "difference",
+        "dt",
+        "over",
+        "above",
+        "minus",
+        "less",
+        "versus",
+        "vs",
+        "rise",
+        "distance",
+        "margin",
+        "headroom",
+        "gradient",
+        "deviation",
+        "offset",
+    ]
 )
 
 

@@ -23,7 +23,25 @@ def relations(found: Comparison, best: str, others: list[str]) -> tuple[list[tup
 
 
 def bench_words(v: StudyVerdict) -> list[str]:
-    """That the bench moved, where it did."""
+    """That the bench moved, where it did, and that a round's mounts share no day."""
+    return [*_days_apart(v), *_moved_words(v)]
+
+
+def _days_apart(v: StudyVerdict) -> list[str]:
+    apart = v.evidence.round_apart
+    if apart is None or not v.evidence.study.blocks:
+        return []
+    number, days = apart
+    return [
+        tr(
+            "Mounts of round {round} were tested {days} days apart: rounds are not taken out, and what the bench did meanwhile is in the difference.",
+            round=number,
+            days=days,
+        )
+    ]
+
+
+def _moved_words(v: StudyVerdict) -> list[str]:
     moved = v.baseline.chart.moved if v.baseline is not None else None
     if v.baseline is None or moved is None:
         return []

@@ -145,7 +145,7 @@ def with_baseline(evidence: Evidence, outcome: Outcome, power: float, *, correct
         return without
     why = (
         tr("the rounds have taken out the bench's move already")
-        if evidence.study.blocks
+        if evidence.blocks
         else tr("the bench's move cannot be taken out: {why_not}", why_not=without.why_not)
     )
     return replace(plain, why_kept=why)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import datetime as dt
 from collections.abc import Mapping, Sequence
 from dataclasses import KW_ONLY, dataclass, field, replace
 
@@ -16,6 +17,7 @@ from kuffin.reading.runresult import RunResult
 from kuffin.verdict.recordedsound import Sounds
 
 Mounts = Sequence[tuple[str, Mount]]
+ONE_ROUND_DAYS = 14  # mounts of a round that lie farther apart share nothing that could be taken out
 
 
 @dataclass(frozen=True)
@@ -53,6 +55,25 @@ class Evidence:
     def conditions(self) -> tuple[Condition, ...]:
         """All load steps; none where its runs have one only."""
         return () if self.ways is None or self.ways.condition is None else self.ways.conditions
+
+    @property
+    def blocks(self) -> bool:
+        """Whether what a whole round had in common is taken out: where the plan has rounds, and they were run as such."""
+        return self.study.blocks and self.round_apart is None
+
+    @property
+    def round_apart(self) -> tuple[int, int] | None:
+        """A round whose mounts lie so many days apart that they share no day, and how many; None where there is none.
+
+        Rounds are days as they were run, never by number alone (METHODS, "Candidates and days").
+        """
+        days: dict[int, list[dt.date]] = {}
+        for _, m in self.mounts:
+            begun = next((r.started_at for r in m.live_runs if r.started_at), None)
+            if begun and not m.control and not m.left_out:
+                days.setdefault(m.round, []).append(dt.date.fromisoformat(begun[:10]))
+        worst = max((((max(d) - min(d)).days, n) for n, d in days.items()), default=(0, 0))
+        return (worst[1], worst[0]) if worst[0] > ONE_ROUND_DAYS else None
 
     def first_rounds(self, n: int) -> Evidence:
         """The mounts of each candidate's first n rounds."""

@@ -198,17 +198,16 @@ def under_outcome(
         How much of the bench's move each mount has in it (0 to 1), by its id. How far it moved is then fitted together with
         the candidates, so that what is uncertain about it stands in the intervals.
     """
-    study = evidence.study
     readings = readings_under(evidence, outcome, power, heed_exclusions, condition)
     by: float | None = None
     if moved is not None:
-        by, readings = _without_the_move(study, readings, moved)
+        by, readings = _without_the_move(evidence, readings, moved)
     values = [
         MountValue(
             candidate=r.candidate,
             mount=str(r.mount_id),
             value=r.value,
-            round=str(r.round) if study.blocks else None,
+            round=str(r.round) if evidence.blocks else None,
             sample=str(m.sample_id) if m.sample_id is not None else None,
             covariates=() if moved is None else (moved[r.mount_id],),
             held=bool(r.held),
@@ -255,7 +254,7 @@ def compared(
 
 
 def _without_the_move(
-    study: Study, readings: Sequence[MountReading], moved: Mapping[int, float]
+    evidence: Evidence, readings: Sequence[MountReading], moved: Mapping[int, float]
 ) -> tuple[float | None, list[MountReading]]:
     """How far the bench moved, beside candidates (and rounds), and the readings without it; their middle stays."""
     used = [r for r in readings if r.value is not None and r.left_out is None]
@@ -265,7 +264,7 @@ def _without_the_move(
         design = design_matrix(
             np.array([names.index(r.candidate) for r in used]),
             len(names),
-            [str(r.round) for r in used] if study.blocks else None,
+            [str(r.round) for r in used] if evidence.blocks else None,
             share[:, None],
             ("the bench's move",),
         )

@@ -147,7 +147,7 @@ class StudyVerdict:
     @property
     def blocks(self) -> bool:
         """Whether the mounts of a round are compared with one another."""
-        return self.evidence.study.blocks
+        return self.evidence.blocks
 
     @property
     def results(self) -> Mapping[int, RunResult]:
