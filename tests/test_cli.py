@@ -233,3 +233,18 @@ def test_the_installed_command_runs_without_a_screen(log: Path) -> None:
     assert done.returncode == 0
     assert "PySide6" not in done.stderr
     assert json.loads(done.stdout)["rows"] == 120
+
+
+def test_a_terminals_commands_in_names_and_cells_are_shown_not_obeyed(
+    tmp_path: Path, capsys: pytest.CaptureFixture[str]
+) -> None:
+    log = tmp_path / "log.csv"
+    log.write_text("Time [s];Die\x1b]0;owned\x07 [°C]\n" + "\n".join(f"{i};{40 + i % 3}" for i in range(30)))
+    assert main(["read", str(log)]) == 0
+    printed = capsys.readouterr().out
+    assert "\x1b" not in printed and "\\u001b" in printed
+    assert main(["read", str(log), "--json"]) == 0
+    assert json.loads(capsys.readouterr().out)["channels"][0]["name"].startswith("Die\x1b")
+    odd = tmp_path / "odd\udcff.csv"
+    assert main(["read", str(odd)]) == 2
+    assert "\\udcff" in capsys.readouterr().err

@@ -15,6 +15,7 @@ os.environ.setdefault("OMP_NUM_THREADS", "1")
 os.environ.setdefault("OPENBLAS_NUM_THREADS", "1")
 
 from kuffin import __version__, commands
+from kuffin.commands.terminal import plain_output
 from kuffin.core.base.errors import KuffinError, OpenReading
 
 
@@ -207,6 +208,11 @@ def _names_files(argv: list[str]) -> bool:
 
 def main(argv: list[str] | None = None) -> int:
     """Run a command, or open the window."""
+    with plain_output():
+        return _main(argv)
+
+
+def _main(argv: list[str] | None) -> int:
     argv = sys.argv[1:] if argv is None else argv
     if not os.environ.get("KUFFIN_DEBUG"):
         warnings.simplefilter("ignore")  # one line on standard error is for the person

@@ -88,6 +88,11 @@ def no_keys(content: str) -> str:
     return content.replace("&", "&&")
 
 
+def no_fields(content: str) -> str:
+    """Text for a label in a plot, whose library takes what stands in braces for a field to be filled in."""
+    return content.replace("{", "{{").replace("}", "}}")
+
+
 def text(content: str = "", *, style: str | None = None, wrap: bool = True) -> QLabel:
     """A label; style is one of small, heading, big, muted, warn."""
     label = Text(content)

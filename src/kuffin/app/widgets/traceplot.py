@@ -13,6 +13,7 @@ from PySide6.QtWidgets import QSizePolicy, QVBoxLayout, QWidget
 
 from kuffin.app.look.theme import USUAL_POINTS, Theme, text_points
 from kuffin.app.widgets.plotparts import Bands, LongLine, add_usual_range, axes, name_row, smoothed, tick
+from kuffin.app.widgets.texts import no_fields
 from kuffin.core.base.language import tr
 from kuffin.core.settle import Settling
 from kuffin.reading.traceview import USUAL_ROWS, TraceRow, TraceView
@@ -264,7 +265,7 @@ class TracePlot(QWidget):
         self._long.append(LongLine(self.top, minutes, s.trace, pg.mkPen(t.muted, width=1)))
         self.top.plot(s.fit_times / 60, s.fit, pen=pg.mkPen(t.accent, width=2.4))
         final = "" if self._view is None else self._view.heading_for
-        heading = tr("heading for {final}", final=final).replace("{", "{{").replace("}", "}}")  # no format fields
+        heading = no_fields(tr("heading for {final}", final=final))
         where = {"color": t.accent, "position": 0.995, "anchors": [(1, 1.0), (1, 1.0)]}
         pen = pg.mkPen(t.accent, width=1.2, style=Qt.PenStyle.DashLine)
         level = pg.InfiniteLine(s.warm_up.final, angle=0, pen=pen, label=heading, labelOpts=where)
@@ -273,7 +274,9 @@ class TracePlot(QWidget):
             warn = pg.mkPen(t.warn, width=1.2, style=Qt.PenStyle.DashLine)
             said = {"color": t.warn, "position": 0.1}
             self.top.addItem(
-                pg.InfiniteLine(s.load.step_s / 60, angle=90, pen=warn, label=tr("changed here"), labelOpts=said)
+                pg.InfiniteLine(
+                    s.load.step_s / 60, angle=90, pen=warn, label=no_fields(tr("changed here")), labelOpts=said
+                )
             )
         self.region = pg.LinearRegionItem(
             [s.window.span_s[0] / 60, s.window.span_s[1] / 60],
@@ -314,7 +317,7 @@ class TracePlot(QWidget):
                 pen = pg.mkPen(t.warn if loud else t.hairline if kind == "stage" else t.muted, width=1.2)
                 first = plot is plots[0] and kind != "stage"
                 words = {"color": t.warn if loud else t.muted, "position": 0.16, "anchors": [(0, 0), (0, 0)]}
-                label = said[:28] if first else None
+                label = no_fields(said[:28]) if first else None
                 plot.addItem(
                     pg.InfiniteLine(at / 60, angle=90, pen=pen, label=label, labelOpts=words), ignoreBounds=True
                 )
