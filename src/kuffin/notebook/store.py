@@ -15,6 +15,7 @@ from sqlalchemy.orm import Session, selectinload
 from sqlalchemy.orm.attributes import set_committed_value
 
 from kuffin.core.base.errors import KuffinError, NotebookError
+from kuffin.core.base.wholefile import sweep
 from kuffin.notebook import journal
 from kuffin.notebook.database import Database, copy_database
 from kuffin.notebook.door import beside, clear_beside, read_format
@@ -114,6 +115,7 @@ class Notebook:
         if not path.is_file():
             raise NotebookError("{path}: there is no such notebook; was it moved?", path=path)
         path = path.resolve()
+        sweep(path.parent)
         read_only = not (os.access(path, os.W_OK) and os.access(path.parent, os.W_OK))
         file = None if read_only else HeldFile.hold(path)
         kept: Path | None = None

@@ -9,6 +9,7 @@ import zipfile
 from collections.abc import Sequence
 from typing import Any
 
+from kuffin.core.base.plaintext import without_controls
 from kuffin.publish.summarytable import summary_rows, title
 from kuffin.publish.tables import finding_rows, readings_rows, verdict_rows
 from kuffin.verdict.study import StudyVerdict
@@ -37,7 +38,7 @@ def as_spreadsheet(v: StudyVerdict) -> bytes:
         sheet.freeze_panes = "A3"
 
         def text(value: Any, bold: bool = False, sheet: Any = sheet) -> Any:
-            made = WriteOnlyCell(sheet, value=value)
+            made = WriteOnlyCell(sheet, value=without_controls(value) if isinstance(value, str) else value)
             if isinstance(value, str):
                 made.data_type = "s"  # text, also where it begins like a formula
             made.font = Font(bold=bold)

@@ -5,6 +5,8 @@ from __future__ import annotations
 import re
 from typing import Any
 
+from kuffin.core.base.plaintext import without_controls
+
 # a sign before something that is no number; a tab or a return before anything
 _FORMULA = re.compile(r"^(?:[=@\t\r]|[+\-−](?!\s*[\d.,]+(?:[eE][+\-]?\d+)?\s*$))")
 
@@ -19,7 +21,10 @@ def cell(value: Any) -> Any:
     """
     if value is None:
         return ""
-    return "'" + value if isinstance(value, str) and _FORMULA.match(value.lstrip(" ")) else value
+    if not isinstance(value, str):
+        return value
+    text = without_controls(value)  # a lone return would begin a row of its own
+    return "'" + text if _FORMULA.match(text.lstrip(" ")) else text
 
 
 def plain(written: str) -> str:

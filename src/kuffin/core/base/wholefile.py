@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 import os
+import re
 import secrets
 import shutil
+import time
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
@@ -47,6 +49,7 @@ def written_whole(target: Path | str) -> Iterator[Path]:
         yield target
         return
     partial = target.with_name(f".{secrets.token_hex(6)}.part")
+    sweep(target.parent)
     try:
         os.close(os.open(partial, os.O_CREAT | os.O_EXCL | os.O_WRONLY, 0o666))
         if target.exists():
@@ -64,6 +67,35 @@ def written_whole(target: Path | str) -> Iterator[Path]:
         ) from None
     finally:
         partial.unlink(missing_ok=True)
+
+
+_PARTIAL = re.compile(r"\.[0-9a-f]{12}\.part")
+_LEFT_S = 3600.0  # what nobody has written to for so long, nobody will finish
+
+
+def sweep(folder: Path) -> None:
+    """Remove what writing left behind in a folder where it was killed.
+
+    >>> from tempfile import TemporaryDirectory
+    >>> with TemporaryDirectory() as folder:
+    ...     left = Path(folder) / ".0123456789ab.part"
+    ...     left.touch()
+    ...     os.utime(left, (0, 0))
+    ...     sweep(Path(folder))
+    ...     left.exists()
+    False
+    """
+    try:
+        with os.scandir(folder) as found:
+            for one in found:
+                if (
+                    _PARTIAL.fullmatch(one.name)
+                    and one.is_file(follow_symlinks=False)
+                    and time.time() - one.stat(follow_symlinks=False).st_mtime > _LEFT_S
+                ):
+                    Path(one.path).unlink(missing_ok=True)
+    except OSError:
+        return
 
 
 def write_whole(target: Path | str, content: bytes | str) -> None:

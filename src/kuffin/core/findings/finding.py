@@ -7,6 +7,7 @@ from typing import Any
 
 from kuffin.core.base.numbers import begun
 from kuffin.core.base.saying import Saying, from_plain, told
+from kuffin.core.findings.kinds import KINDS
 
 REMARK, DOUBT = "remark", "doubt"
 
@@ -48,6 +49,8 @@ class Finding:
     saying: dict[str, Any] | None = None
 
     def __post_init__(self) -> None:
+        if self.kind not in KINDS:
+            raise ValueError(f"there is no kind of finding called {self.kind}")
         if isinstance(self.seen, Saying):
             object.__setattr__(self, "saying", self.seen.to_plain())
             object.__setattr__(self, "seen", str(self.seen))

@@ -18,6 +18,7 @@ from matplotlib.backends.backend_svg import FigureCanvasSVG
 from matplotlib.figure import Figure
 
 from kuffin.core.base.errors import KuffinError
+from kuffin.core.base.plaintext import without_controls
 from kuffin.look.colours import TEXT
 from kuffin.publish.figures.canvas import Canvas
 from kuffin.publish.figures.drawing import ALL, FORMS, Drawing, Ground, Shown, Size
@@ -102,7 +103,7 @@ def _svg(figure: Figure, drawing: Drawing) -> str:
     opened, rest = drawn.split(">", 1)
     name = f"{drawing.key}-name"
     words = f'<title id="{name}">{escape(drawing.title)}</title><desc id="{name}-more">{escape(drawing.alt)}</desc>'
-    return f'{opened} role="img" aria-labelledby="{name} {name}-more">{words}{rest}'.strip()
+    return without_controls(f'{opened} role="img" aria-labelledby="{name} {name}-more">{words}{rest}').strip()
 
 
 _WRITERS: dict[str, Callable[[Figure, Drawing], bytes]] = {
