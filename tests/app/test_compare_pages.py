@@ -274,7 +274,7 @@ class TestTheBlocks:
         open_study(desk, "Radiators", at_rest)
         said = shown_words(page(desk, "outcomes", at_rest))
         assert "On the coolant nothing is told apart" in said
-        assert "By loudness, Reed, Bulrush and Rush are not louder than any other" in said  # Sedge's tight fins are
+        assert "By loudness, Reed, Bulrush and Rush are within 1 dBA of the best" in said, said[:600]  # Sedge's tight fins are not
 
 
 def test_empty_pages_say_what_they_are_for(window: MainWindow, at_rest: Wait) -> None:
@@ -406,7 +406,7 @@ class TestWhatToMountNext:
         press(rounds, "Plan this round")
         at_rest()
         planned = {m.candidate.name for m in demo_window.state.mounts() if not m.live_runs}
-        assert planned == names and len(planned) < 4
+        assert planned == names and planned
 
     def test_where_it_is_not_worth_it_what_would_be_enough_is_accepted_with_a_button(
         self, demo_window: MainWindow, at_rest: Wait

@@ -84,7 +84,7 @@ def test_a_notebook_is_made_a_study_started_and_its_numbers_written_out(
     assert w.header.question.text() == "Which paste?"
     with_dialog(action(w, "Open …"), choose(tmp_path / "copy.kuffin"))
     at_rest()
-    assert "Sedge runs the coolant" in w.header.verdict.text()
+    assert "Sedge is ahead so far" in w.header.verdict.text()
 
 
 def test_logs_are_chosen_in_a_dialog(demo_window: MainWindow, at_rest: Wait, tmp_path: Path, qtbot: QtBot) -> None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from pathlib import Path
 
 from PySide6.QtCore import Qt
@@ -54,7 +55,11 @@ def test_a_term_is_explained_where_it_stands(demo_window: MainWindow) -> None:
     demo_window.help.close()
 
 
-def test_the_help_speaks_the_windows_language_and_knows_its_words(german: None, demo_window: MainWindow) -> None:
+def test_the_help_speaks_the_windows_language_and_knows_its_words(
+    german: None, demo_window: MainWindow, at_rest: Callable[[], None]
+) -> None:
+    demo_window.state.choose_study(2)
+    at_rest()
     acts = dict(demo_window.copier.acts_for(demo_window.header.verdict))
     asked = next(a for a in acts if "unterscheidbar" in a.casefold())
     acts[asked]()

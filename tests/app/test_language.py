@@ -170,7 +170,7 @@ def test_a_study_is_judged_the_same_and_files_are_the_same(
         speak_language(qapp, "en")
     english = json.loads(as_json(verdict, [], {}))
     assert list(figures(german)) == list(figures(english))
-    assert "kühler als" in str(german["in_words"]) and "cooler than" in str(english["in_words"])
+    assert "nicht unterscheiden" in str(german["in_words"]) and "tell Sedge and Rush apart" in str(english["in_words"])
 
 
 def shown(window: QWidget) -> Iterator[str]:

@@ -32,7 +32,6 @@ class TestCompareModel:
         assert [r.open for r in rows] == sorted(r.open for r in rows)
         assert rows[0].names == "Sedge − Rush"
         assert rows[0].difference.startswith("−2.3")
-        assert rows[0].verdict.startswith("Sedge is cooler than Rush by")
         assert rows[-1].verdict.startswith("Not told apart yet: about")
 
     def test_titles_name_the_school(self, verdict: StudyVerdict) -> None:

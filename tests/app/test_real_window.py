@@ -156,7 +156,7 @@ def test_the_main_path_in_a_real_window(demo: Path, tmp_path: Path) -> None:
         os.close(read)
     assert done.returncode == 0, done.stderr[-1500:]
     before, title, after, ready, coming, stages, changed, closed = done.stdout.strip().splitlines()
-    assert "cooler than Rush" in before
+    assert "Sedge is ahead so far" in before
     assert title == "Bulrush, round 2"
     assert "The claim that Rush is at least 1 K cooler than Reed does not hold." in after
     assert ready == "Ready since"

@@ -97,9 +97,11 @@ class TestSpreads:
                 bench.mount(n, r, 10 + float(rng.normal(0, 2.0 if n == "A" else 0.2)))
         v = bench.judge()
         found = v.main.comparison
-        assert found is not None and found.method.startswith("Games-Howell")
+        assert found is not None and found.moderation is not None
         assert found.unequal is not None and found.unequal.name == "A" and found.unequal.times > 4
-        assert "A scatters" in verdict_line(v).sentence
+        assert found.candidate("A").sd > 2 * found.candidate("B").sd  # type: ignore[operator]
+        assert any("scattered" in w and "in 100 studies" in w for w in found.warnings)
+        assert "scatter" not in verdict_line(v).sentence  # a caution, and none of the verdict's own
         bench.study.plan = {"spread": "pooled"}
         pooled = bench.judge().main.comparison
         assert pooled is not None and pooled.sd is not None and any("too narrow" in w for w in pooled.warnings)

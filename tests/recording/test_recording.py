@@ -299,7 +299,7 @@ def test_a_run_is_recorded_and_its_reading_is_the_benchs_truth(short: Path, caps
     assert main(["record", str(short), *ARGUMENTS, "--speed", "300", "--json"]) == 0
     lines = [json.loads(line) for line in capsys.readouterr().out.splitlines()]
     assert [s for s in dict.fromkeys(line.get("stage") for line in lines) if s] == ["idle", "load", "cool down"]
-    assert "cooler than Rush" in lines[-1]["said"] and lines[-1]["rows"] > 400
+    assert "Sedge" in lines[-1]["said"] and lines[-1]["rows"] > 400
     notebook = Notebook.open(short)
     verdict = judge(notebook, notebook.study(1))
     (reading,) = [r for r in verdict.main.readings if (r.candidate, r.round) == ("Reed", 4)]

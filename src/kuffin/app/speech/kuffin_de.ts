@@ -817,7 +817,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
             <source>Settings, and what beats them</source>
-            <translation type="unfinished" />
+            <translation>Einstellungen, und was sie schlägt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
@@ -844,7 +844,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
             <source>what beats it</source>
-            <translation type="unfinished" />
+            <translation>was sie schlägt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/alongpage.py" />
@@ -1628,7 +1628,7 @@ Daraus wird eine eigene Studie. Ihre Frage:</translation>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/scatterpage.py" />
             <source>each its own, moderated</source>
-            <translation type="unfinished" />
+            <translation>je eigene, gemäßigt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/desks/compare/scatterpage.py" />
@@ -10150,13 +10150,13 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
-            <source>rest</source>
-            <translation>Rest</translation>
+            <source>heading for {final}</source>
+            <translation>strebt nach {final}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
-            <source>heading for {final}</source>
-            <translation>strebt nach {final}</translation>
+            <source>rest</source>
+            <translation>Rest</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/app/widgets/traceplot.py" />
@@ -10933,7 +10933,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
             <source>the mounts scatter less ({sd:.2g}) than the readings themselves leave open ({u:.2g}): more mounts do not help, finer readings do</source>
-            <translation type="unfinished" />
+            <translation>die Montagen streuen weniger ({sd:.2g}), als die Ablesungen selbst offen lassen ({u:.2g}): Mehr Montagen helfen nicht, feinere Ablesungen schon</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
@@ -10993,12 +10993,12 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
             <source>with two mounts of a candidate, nobody can see whether it scatters more than the others</source>
-            <translation type="unfinished" />
+            <translation>bei zwei Montagen eines Kandidaten sieht niemand, ob er mehr streut als die anderen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/api.py" />
             <source>one spread is shared by all: if {name} really scatters more, its intervals are too narrow and the others too wide</source>
-            <translation type="unfinished" />
+            <translation>eine Streuung gilt für alle: Streut {name} wirklich mehr, so sind dessen Intervalle zu eng und die übrigen zu weit</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/claims.py" />
@@ -11200,12 +11200,12 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/compare/moderated.py" />
             <source>Tukey-Kramer on mount means, moderated spreads</source>
-            <translation type="unfinished" />
+            <translation>Tukey-Kramer über Montagemittel, gemäßigte Streuungen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/moderated.py" />
             <source>Dunnett on mount means, moderated spreads, against {name}</source>
-            <translation type="unfinished" />
+            <translation>Dunnett über Montagemittel, gemäßigte Streuungen, gegen {name}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/mounttable.py" />
@@ -11506,7 +11506,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/compare/spreads.py" />
             <source>mounts of {name} scattered {own} here, the others {others}; if all scattered alike, {p:.0f} in 100 studies would show as much</source>
-            <translation type="unfinished" />
+            <translation>Montagen von {name} streuten hier {own}, die übrigen {others}; streuten alle gleich, zeigten {p:.0f} von 100 Studien ebenso viel</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
@@ -11521,12 +11521,12 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>the mounts scatter by less than that, and more of them take nothing off it</source>
-            <translation type="unfinished" />
+            <translation>die Montagen streuen weniger, und mehr davon verringern es nicht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Scatter of the mounts of {name}, moderated</source>
-            <translation type="unfinished" />
+            <translation>Streuung der Montagen von {name}, gemäßigt</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
@@ -11542,7 +11542,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>What the readings leave open</source>
-            <translation type="unfinished" />
+            <translation>Was die Ablesungen offen lassen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
@@ -11558,7 +11558,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Mean of the squares of the readings’ half-widths</source>
-            <translation type="unfinished" />
+            <translation>Mittel der Quadrate der Halbbreiten der Ablesungen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
@@ -11598,22 +11598,22 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Weight of the usual scatter</source>
-            <translation type="unfinished" />
+            <translation>Gewicht der üblichen Streuung</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Usual scatter: the mean of all candidates’</source>
-            <translation type="unfinished" />
+            <translation>Übliche Streuung: das Mittel aller Kandidaten</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Degrees of freedom of {name}</source>
-            <translation type="unfinished" />
+            <translation>Freiheitsgrade von {name}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Own scatter of {name}</source>
-            <translation type="unfinished" />
+            <translation>Eigene Streuung von {name}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
@@ -11633,7 +11633,7 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />
             <source>Squared weights of the mounts of {name}</source>
-            <translation type="unfinished" />
+            <translation>Quadrierte Gewichte der Montagen von {name}</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/air.py" />
@@ -14036,6 +14036,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>there are years between its rows, after row {row}: put what is of different days into logs of their own</source>
+            <translation>zwischen den Zeilen liegen Jahre, nach Zeile {row}: Verschiedene Tage gehören in eigene Protokolle</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
             <source>{name}: no row has a readable clock; check the column “{entry}”</source>
             <translation>{name}: keine Zeile hat eine lesbare Uhr; nach der Spalte „{entry}“ sehen</translation>
         </message>
@@ -14068,6 +14073,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/logs/reader.py" />
             <source>{name}: its dates may have the day or the year first, and neither the log nor the file's own date says which; say how they are written</source>
             <translation>{name}: in seinen Daten kann Tag oder Jahr vorn stehen, und weder das Log noch das Datum der Datei sagt, was; sagen, wie sie geschrieben sind</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>the first row is from before the logger’s clock was set, and is left out</source>
+            <translation>die erste Zeile stammt von vor dem Stellen der Uhr und wird ausgelassen</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/reader.py" />
+            <source>the first {n} rows are from before the logger’s clock was set, and are left out</source>
+            <translation>die ersten {n} Zeilen stammen von vor dem Stellen der Uhr und werden ausgelassen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/reader.py" />
@@ -16269,8 +16284,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/ageingwords.py" />
-            <source>{fitted}; scatter {sd} K with {df:g} degrees of freedom, pooled over all mounts that stay in place; 95 %, by t</source>
-            <translation>{fitted}; Streuung {sd} K mit {df:g} Freiheitsgraden, über alle Montagen, die am Platz bleiben; 95 %, nach t</translation>
+            <source>{fitted}; scatter {sd} K with {df:g} degrees of freedom, pooled over all mounts that stay in place; by t, 95 % over all mounts and rechecks together</source>
+            <translation>{fitted}; Streuung {sd} K mit {df:g} Freiheitsgraden, über alle Montagen zusammengefasst, die bleiben; nach t, 95 % über alle Montagen und Nachprüfungen zusammen</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/ageingwords.py" />
@@ -16286,6 +16301,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/ageingwords.py" />
             <source>{label}: so far {told} {after}, {rows}; three are needed before it is called ageing.</source>
             <translation>{label}: bisher {told} {after}, {rows}; drei sind nötig, bevor es Alterung heißt.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/ageingwords.py" />
+            <source>{label} changed by {told} against {control}, which changed by itself: one control mount cannot say which of them aged.</source>
+            <translation>{label} hat sich um {told} gegenüber {control} verändert, das sich selbst verändert hat: Eine einzige Kontrollmontage sagt nicht, was davon gealtert ist.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/ageingwords.py" />
@@ -16315,8 +16335,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/ageingwords.py" />
-            <source>the last reading less the first; the interval from the readings alone</source>
-            <translation>die letzte Ablesung weniger die erste; das Intervall aus den Ablesungen allein</translation>
+            <source>the last reading less the first; the interval from what a mount differs by from day to day</source>
+            <translation>die letzte Ablesung abzüglich der ersten; das Intervall aus dem, was eine Montage von Tag zu Tag abweicht</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/ageingwords.py" />
@@ -16485,12 +16505,12 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/said/alongwords.py" />
             <source>none is shown to</source>
-            <translation type="unfinished" />
+            <translation>keine nachweislich</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/alongwords.py" />
             <source>not known: {maybe_by} is better in both, by single mounts</source>
-            <translation type="unfinished" />
+            <translation>nicht bekannt: {maybe_by} ist nach einzelnen Montagen in beidem besser</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/alongwords.py" />
@@ -18167,6 +18187,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/said/stairs.py" />
             <source>at its inlet</source>
             <translation>an seinem Einlass</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/said/standing.py" />
+            <source>Mounts of round {round} were tested {days} days apart: rounds are not taken out, and what the bench did meanwhile is in the difference.</source>
+            <translation>Montagen der Runde {round} wurden im Abstand von {days} Tagen geprüft: Runden werden nicht herausgerechnet, und was der Prüfstand inzwischen tat, steckt im Unterschied.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/said/standing.py" />
@@ -20425,12 +20450,12 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
             <source>{there} {lead} cannot be told apart yet; {behind} is {worse} than at least one of them{tail}.</source>
-            <translation type="unfinished" />
+            <translation>{there} sind {lead} noch nicht zu unterscheiden; {behind} ist {worse} als mindestens einer davon{tail}.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
             <source>{there} {lead} cannot be told apart yet; {behind} are each {worse} than at least one of them{tail}.</source>
-            <translation type="unfinished" />
+            <translation>{there} sind {lead} noch nicht zu unterscheiden; {behind} sind jeweils {worse} als mindestens einer davon{tail}.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
@@ -20470,12 +20495,12 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
             <source>{there} {lead} are within {limit} of the best everywhere{tail}.</source>
-            <translation type="unfinished" />
+            <translation>{there} liegen {lead} überall höchstens {limit} hinter dem Besten{tail}.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
             <source>{there} {lead} are within {limit} of the best{tail}.</source>
-            <translation type="unfinished" />
+            <translation>{there} liegen {lead} höchstens {limit} hinter dem Besten{tail}.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/tradeoffs.py" />
@@ -24470,6 +24495,26 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/core/findings/kinds.py" />
             <source>Check the probes side by side; a pair 0.1 K off closes nothing at a high flow.</source>
             <translation>Die Fühler nebeneinander prüfen; ein Paar, das 0,1 K danebenliegt, schließt bei hohem Durchfluss nichts.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/kinds.py" />
+            <source>The coolant is warmed before it comes there</source>
+            <translation>Das Kühlmittel wird vorher erwärmt</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/kinds.py" />
+            <source>several devices are in one loop</source>
+            <translation>mehrere Geräte hängen in einem Kreislauf</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/kinds.py" />
+            <source>no channel tells the flow</source>
+            <translation>kein Kanal nennt den Durchfluss</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/core/findings/kinds.py" />
+            <source>Give the loop a flow channel: with it Kuffin takes off what the devices before warm the coolant by.</source>
+            <translation>Geben Sie dem Kreislauf einen Durchflusskanal: Damit zieht Kuffin ab, um was die Geräte davor das Kühlmittel erwärmen.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/findings/kinds.py" />

@@ -133,7 +133,11 @@ def tukey_p(t: float, k: int, df: float) -> float:
 
 
 def tukey_ps(t: Array, k: int, df: float) -> Array:
-    """The same for all pairs of a family at once, shape (m,)."""
+    """The same for all pairs of a family at once, shape (m,).
+
+    >>> np.round(tukey_ps(np.array([3.877, 1.0]), 3, 10.0), 3)
+    array([0.008, 0.593])
+    """
     if k == 2:
         return np.array([t_two_sided_p(float(x), df) for x in t])
     # in parts, so that forty candidates do not fill the memory
@@ -249,5 +253,9 @@ def dunnett_p(t: float, correlation: Array, df: float) -> float:
 
 
 def even_correlation(m: int) -> Array:
-    """Correlation of m comparisons with one reference where all have as many mounts: ½."""
+    """Correlation of m comparisons with one reference where all have as many mounts: ½.
+
+    >>> even_correlation(2).tolist()
+    [[1.0, 0.5], [0.5, 1.0]]
+    """
     return np.asarray(np.full((m, m), 0.5) + 0.5 * np.eye(m), float)
