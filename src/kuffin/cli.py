@@ -92,6 +92,9 @@ def build_parser() -> argparse.ArgumentParser:
         default="pooled",
         help="moderated: each candidate its own, drawn towards that of all, as the window does it",
     )
+    compare.add_argument(
+        "--half-width", metavar="COL", help="each reading's own 95 %% half-width: the scatter is never taken for less"
+    )
     compare.add_argument("--along", metavar="COL", help="mounts were swept over this: read each off its own curve")
     compare.add_argument("--at", type=float, metavar="X", help="the place at which mounts are read")
     compare.add_argument(

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import argparse
 import sys
+from dataclasses import replace
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
@@ -39,6 +40,8 @@ def compare(args: argparse.Namespace) -> None:
             warnings.append(f"not swept as far as {args.at:g}: {', '.join(outside[:6])}")
     else:
         mounts = mount_values(rows)
+    if args.half_width:
+        mounts = [replace(m, half=m.covariates[-1], covariates=m.covariates[:-1]) for m in mounts]
     if args.reference is not None and args.reference not in {m.candidate for m in mounts}:
         near = [c for c in dict.fromkeys(m.candidate for m in mounts) if args.reference.lower() in c.lower()]
         args.reference = near[0] if len(near) == 1 else args.reference
@@ -112,9 +115,11 @@ def compare(args: argparse.Namespace) -> None:
 
 
 def _beside(args: argparse.Namespace, adjust: list[str]) -> list[str]:
-    """The columns that are read beside the response: the sweep's, or those that are taken out."""
+    """The columns that are read beside the response: the sweep's, or those that are taken out; the half-widths last."""
     if not args.along:
-        return adjust
+        return [*adjust, args.half_width] if args.half_width else adjust
+    if args.half_width:
+        raise KuffinError("--along has half-widths of its own, from each mount's curve; leave --half-width out")
     if args.at is None or args.unit is None:
         raise KuffinError("--along needs --at X, the place where mounts are read, and --unit, the column of the mounts")
     if adjust:
