@@ -14,15 +14,15 @@ from kuffin.core.compare.ageing import AgedReading, ageing, less_baseline, log_t
 
 STUDIES, AGED_K = 300, 1.0
 COULD = 0.6  # of what it is: with so narrow an interval it would be found nine times of ten
-_DAYS = np.array([0.0, 1.0, 7.0, 30.0, 60.0, 90.0, 120.0, 180.0])
+DAYS = np.array([0.0, 1.0, 7.0, 30.0, 60.0, 90.0, 120.0, 180.0])
 
 
 def study(rng: np.random.Generator) -> dict[str, tuple[bool, bool, bool]]:
     """One study: by candidate, whether it ages, whether that is told, and whether 1 K could have been seen."""
-    keep = np.concatenate([[True], rng.random(_DAYS.size - 1) > 0.15])
-    days = _DAYS[keep]
+    keep = np.concatenate([[True], rng.random(DAYS.size - 1) > 0.15])
+    days = DAYS[keep]
     if days.size < 5:
-        days = _DAYS
+        days = DAYS
     scatter = float(rng.uniform(0.06, 0.3))  # from day to day, of the same mount
     levels = {"baseline": 40.0, "A": float(rng.uniform(34, 46)), "B": float(rng.uniform(34, 46))}
     moves = rng.uniform(0.3, 2.0) * rng.choice([-1, 1]) * (days > rng.uniform(0, 180))

@@ -274,7 +274,9 @@ class TestTheBlocks:
         open_study(desk, "Radiators", at_rest)
         said = shown_words(page(desk, "outcomes", at_rest))
         assert "On the coolant nothing is told apart" in said
-        assert "By loudness, Reed, Bulrush and Rush are within 1 dBA of the best" in said, said[:600]  # Sedge's tight fins are not
+        assert "By loudness, Reed, Bulrush and Rush are within 1 dBA of the best" in said, said[
+            :600
+        ]  # Sedge's tight fins are not
 
 
 def test_empty_pages_say_what_they_are_for(window: MainWindow, at_rest: Wait) -> None:

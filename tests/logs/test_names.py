@@ -61,3 +61,10 @@ def test_a_temperature_is_what_it_is_called(role: str | None, name: str) -> None
 )
 def test_power_is_whose_it_is_called(name: str, role: str | None) -> None:
     assert guess_role(name, "power", "W") == role
+
+
+def test_grams_an_hour_are_no_gallons(tmp_path: Path) -> None:
+    path = tmp_path / "log.csv"
+    path.write_text("Time [s],Flow [g/h]\n" + "\n".join(f"{i},{40 + i % 3}" for i in range(30)))
+    (flow,) = read_log(path).channels
+    assert flow.quantity == "unknown" and flow.unit == "g/h" and flow.values.max() == 42

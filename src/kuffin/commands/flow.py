@@ -99,6 +99,8 @@ def _loop(args: argparse.Namespace, found: Measured) -> dict[str, Any]:
         raise CompareError(f"the loop names “{unknown}”, which has no points; there are {', '.join(found.parts)}")
     if found.pump is None:
         return {"parts": names, "flow_l_h": None, "low": None, "high": None, "head_kpa": None, "beyond": False}
+    if not 2.0 < args.pump_speed <= 200.0:
+        raise CompareError(f"--pump-speed {args.pump_speed:g} is per cent of full speed; write 100 for full speed")
     point = found.point(in_series(names), args.pump_speed / 100)
     return {
         "parts": names,

@@ -101,6 +101,12 @@ def pump_points(table: TidyTable) -> tuple[Array, Array, Array]:
     speed = _column(table, "speed", "share") / 100
     flow, head = _column(table, "flow", "flow"), _column(table, "head", "pressure")
     ok = np.isfinite(speed) & np.isfinite(flow) & np.isfinite(head)
+    if ok.any() and float(np.max(speed[ok])) <= 0.02:
+        raise CompareError(
+            "{file}: the pump's speed is {most:g} % at most; write per cent of full speed, 100 for full speed",
+            file=table.file,
+            most=100 * float(np.max(speed[ok])),
+        )
     return speed[ok], flow[ok], head[ok]
 
 

@@ -245,6 +245,18 @@ def outlook(v: StudyVerdict) -> Outlook | None:
         gain = sum(p for verdict, p in share.items() if verdict != "unsettled")
         said = (
             tr(
+                "{a} and {b} stay open: one more round would settle them in less than 1 % of cases.",
+                a=worst[0],
+                b=worst[1],
+            )
+            if not found.pair(*worst).settled and gain < 0.01
+            else tr(
+                "{a} and {b} are settled, and one more round would hardly change that; others are still open.",
+                a=worst[0],
+                b=worst[1],
+            )
+            if most < 0.01
+            else tr(
                 "Not enough yet: one more round would settle {a} and {b} in about {gain:.0f} % of cases.",
                 a=worst[0],
                 b=worst[1],

@@ -347,19 +347,27 @@ def _reading(
 
 
 def _step_half(outcome: Outcome, result: RunResult, read: Worked) -> list[float]:
-    """What the steps of a run's figures leave open of its reading; empty where none are seen."""
+    """What the steps of a run's figures leave open of its reading; empty where none are seen.
+
+    One figure with steps counts as two: readings on both sides of a step's edge may be of the same value, so that figures one
+    step apart, however often they come out so, prove nothing.
+    """
     half = read.half.value if read.half is not None else None
+    two = float(np.sqrt(2))
     if result.typed is not None:
-        return [half] if half else []
+        over = isinstance(outcome, School) and outcome.over is not None
+        return [half if over else two * half] if half else []
     if outcome.asked and read.value is not None:
-        return [1.96 * decimal_step(read.value) / float(np.sqrt(12))]
+        return [two * 1.96 * decimal_step(read.value) / float(np.sqrt(12))]
     if not isinstance(outcome, School) or not half:
         return []
     trace = result.traces.get(outcome.trace)
     if trace is None:
         return [half] if outcome.trace in result.spots else []
     own = trace_reading(outcome, trace).half
-    return [1.96 * trace.rounding_u * half / own.value] if trace.rounding_u and own is not None and own.value else []
+    return (
+        [two * 1.96 * trace.rounding_u * half / own.value] if trace.rounding_u and own is not None and own.value else []
+    )
 
 
 def _typed(whole: RunResult, outcome: Outcome, condition: str | None) -> bool:

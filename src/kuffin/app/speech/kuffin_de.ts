@@ -10200,6 +10200,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/commands/compare.py" />
+            <source>--along has half-widths of its own, from each mount's curve; leave --half-width out</source>
+            <translation>--along hat eigene Halbbreiten, aus der Kurve jeder Montage; lassen Sie --half-width weg</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/commands/compare.py" />
             <source>--along needs --at X, the place where mounts are read, and --unit, the column of the mounts</source>
             <translation>--along braucht --at X, die Stelle, an der Montagen gelesen werden, und --unit, die Spalte der Montagen</translation>
         </message>
@@ -11329,13 +11334,13 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
-            <source>about one more mount of each would settle it</source>
-            <translation>etwa je eine weitere Montage würde es klären</translation>
+            <source>about one more mount of each would settle it, with an even chance</source>
+            <translation>mit etwa einer weiteren Montage von jedem wäre es geklärt, mit einer Chance von eins zu eins</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
-            <source>about {n} more mounts of each would settle it</source>
-            <translation>etwa je {n} weitere Montagen würden es klären</translation>
+            <source>about {n} more mounts of each would settle it, with an even chance</source>
+            <translation>mit etwa {n} weiteren Montagen von jedem wäre es geklärt, mit einer Chance von eins zu eins</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
@@ -13928,6 +13933,11 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/logs/flowtable.py" />
             <source>{file}: columns for {wanted} are needed; it has {columns}</source>
             <translation>{file}: Spalten für {wanted} sind nötig; es hat {columns}</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/logs/flowtable.py" />
+            <source>{file}: the pump's speed is {most:g} % at most; write per cent of full speed, 100 for full speed</source>
+            <translation>{file}: Die Pumpendrehzahl ist höchstens {most:g} %; schreiben Sie Prozent der vollen Drehzahl, 100 für volle Drehzahl</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/logs/flowtable.py" />
@@ -19555,6 +19565,16 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
             <location filename="../../../../src/kuffin/verdict/looks.py" />
             <source>Every pair with {best} is settled, but one more round could still change one: {a} and {b}, in {percent} of cases.</source>
             <translation>Jedes Paar mit {best} ist geklärt, doch eine weitere Runde könnte noch eines ändern: {a} und {b}, in {percent} der Fälle.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>{a} and {b} stay open: one more round would settle them in less than 1 % of cases.</source>
+            <translation>{a} und {b} bleiben offen: Eine weitere Runde würde sie in weniger als 1 % der Fälle klären.</translation>
+        </message>
+        <message>
+            <location filename="../../../../src/kuffin/verdict/looks.py" />
+            <source>{a} and {b} are settled, and one more round would hardly change that; others are still open.</source>
+            <translation>{a} und {b} sind geklärt, und eine weitere Runde würde daran kaum etwas ändern; andere sind noch offen.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/verdict/looks.py" />

@@ -85,7 +85,7 @@ _add(Unit("L/h", "flow", 0.06), "ml/min", "cc/min", "ccm/min", "cm³/min", "cm3/
 _add(Unit("L/h", "flow", 0.001), "ml/h")
 _add(Unit("L/h", "flow", 1000.0), "m³/h", "m3/h", "m^3/h", "cbm/h", "m³h-1")
 _add(Unit("L/h", "flow", 60000.0), "m³/min", "m3/min")
-_add(Unit("L/h", "flow", _GALLON_L), "gph", "gal/h", "gal/hr", "usgph", "usgal/h", "gallons/h", "g/h")
+_add(Unit("L/h", "flow", _GALLON_L), "gph", "gal/h", "gal/hr", "usgph", "usgal/h", "gallons/h")
 _add(Unit("L/h", "flow", 60 * _GALLON_L), "gpm", "gal/min", "usgpm", "usgal/min", "gallons/min")
 _add(
     Unit("rpm", "rotational_speed"),

@@ -26,7 +26,7 @@ def cannot_be_said(m: Material) -> Iterator[Block]:
     lines.append(
         f"How it would be under other conditions than {joined(tested)}."
         if tested
-        else f"How it would be at another power, flow, fan speed or load than was measured ({v.reference_power_w:g} W)."
+        else f"How it would be at another power, flow, fan speed or load than was measured ({v.reference_power_w:g} W): what is carried there is worked out, not tested."
     )
     if not v.claims:
         lines.append("Whether what makers say is true: no claim was tested.")
