@@ -496,3 +496,17 @@ def test_a_tick_of_nothing_known_still_shows() -> None:
     silent = Signals(times=t, die=t * math.nan, coolant=t * math.nan, air=t * math.nan, power=t * math.nan, names={})
     assert {f.state for f in figures(silent, [("flow", "L/h", t * math.nan)], True)} == {"silent"}
     assert stairs(silent) == ([], [])
+
+
+def test_a_passed_limit_is_said_in_the_strip_whatever_page_one_looks_at(
+    window: MainWindow, demo: Path, at_rest: AtRest
+) -> None:
+    window.notebooks.open_path(demo)
+    at_rest()
+    take_protocol(window, limits=Limits(die_c=30.0))
+    on_desk(window, 60)
+    window.run.ready.start.click()
+    window.show_desk("Plan")
+    pump_until(lambda: not window.running.active)
+    at_rest()
+    assert "past its limit of 30 °C" in window.strip.trouble.text()

@@ -11334,13 +11334,13 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
-            <source>about one more mount of each would settle it, with an even chance</source>
-            <translation>mit etwa einer weiteren Montage von jedem wäre es geklärt, mit einer Chance von eins zu eins</translation>
+            <source>about one more mount of each would settle it (an even chance)</source>
+            <translation>mit etwa einer weiteren Montage von jedem wäre es geklärt (Chance 1 zu 1)</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
-            <source>about {n} more mounts of each would settle it, with an even chance</source>
-            <translation>mit etwa {n} weiteren Montagen von jedem wäre es geklärt, mit einer Chance von eins zu eins</translation>
+            <source>about {n} more mounts of each would settle it (an even chance)</source>
+            <translation>mit etwa {n} weiteren Montagen von jedem wäre es geklärt (Chance 1 zu 1)</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
@@ -11510,8 +11510,8 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/spreads.py" />
-            <source>mounts of {name} scattered {own} here, the others {others}; if all scattered alike, {p:.0f} in 100 studies would show as much</source>
-            <translation>Montagen von {name} streuten hier {own}, die übrigen {others}; streuten alle gleich, zeigten {p:.0f} von 100 Studien ebenso viel</translation>
+            <source>mounts of {name} scattered {times:.1f} times as far as the others here; if all scattered alike, {p:.0f} in 100 studies would show as much</source>
+            <translation>Montagen von {name} streuten hier {times:.1f}-mal so weit wie die übrigen; streuten alle gleich, zeigten {p:.0f} von 100 Studien ebenso viel</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/worked.py" />

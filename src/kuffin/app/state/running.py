@@ -94,8 +94,6 @@ class Running(QObject):
         """Say in the strip what went wrong, whatever page one looks at."""
         if len(now.troubles) > len(had):
             self._state.trouble.emit(told(now.troubles[-1]))
-        if not now.running and any(a.stop for a in now.alarms):
-            self._state.trouble.emit(told(now.over))
 
     def stop(self, why: str = "") -> None:
         """End the run in order; what was recorded is kept."""
@@ -147,12 +145,15 @@ class Running(QObject):
         if live is None:
             return
         run_id, over = live.run_id or 0, live.over
+        passed = any(a.stop for a in live.lookout.alarms)
         self._retry.stop()
         self.live = None
         self._closing = False
         self.unkept.emit("")
         if self._state.notebook is not None:
             self._state.notebook.changed()
+        if passed:
+            self._state.trouble.emit(told(over))  # after the notebook told of its change: it stays to be read
         self.ended.emit(run_id, over)
 
     def stop_now(self) -> str:

@@ -10,7 +10,6 @@ import numpy as np
 from numpy.typing import NDArray
 
 from kuffin.core.base.language import tr
-from kuffin.core.base.numbers import number
 
 Array = NDArray[np.float64]
 
@@ -40,13 +39,12 @@ class UnequalSpread:
         """How many times as far it scatters."""
         return self.own / max(self.others, 1e-12)
 
-    def sentence(self, digits: int = 2) -> str:
+    def sentence(self) -> str:
         """What was noticed, in words."""
         return tr(
-            "mounts of {name} scattered {own} here, the others {others}; if all scattered alike, {p:.0f} in 100 studies would show as much",
+            "mounts of {name} scattered {times:.1f} times as far as the others here; if all scattered alike, {p:.0f} in 100 studies would show as much",
             name=self.name,
-            own=number(self.own, digits),
-            others=number(self.others, digits),
+            times=self.times,
             p=max(1.0, 100 * self.p),
         )
 
