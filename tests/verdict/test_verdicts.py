@@ -264,7 +264,7 @@ def test_numbers_have_a_true_minus(x: float, digits: int, text: str) -> None:
     assert number(x, digits) == text
     assert (digits_for(1.0), digits_for(0.05), digits_for(0.002)) == (1, 2, 3)
     assert mounts_more(3, None).startswith("more than 99")
-    assert mounts_more(3, 4) == "about one more mount of each would settle it (an even chance)"
+    assert mounts_more(3, 4) == "about one more mount of each would settle it (50 % chance)"
 
 
 def test_workings_hold_the_figures_they_explain(demo_notebook: Notebook) -> None:

@@ -11334,13 +11334,13 @@ Kuffin ist keine Sicherheitseinrichtung.</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
-            <source>about one more mount of each would settle it (an even chance)</source>
-            <translation>mit etwa einer weiteren Montage von jedem wäre es geklärt (Chance 1 zu 1)</translation>
+            <source>about one more mount of each would settle it (50 % chance)</source>
+            <translation>mit etwa einer weiteren Montage von jedem wäre es geklärt (Chance 50 %)</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />
-            <source>about {n} more mounts of each would settle it (an even chance)</source>
-            <translation>mit etwa {n} weiteren Montagen von jedem wäre es geklärt (Chance 1 zu 1)</translation>
+            <source>about {n} more mounts of each would settle it (50 % chance)</source>
+            <translation>mit etwa {n} weiteren Montagen von jedem wäre es geklärt (Chance 50 %)</translation>
         </message>
         <message>
             <location filename="../../../../src/kuffin/core/compare/pairwords.py" />

@@ -77,9 +77,9 @@ def mounts_more(now: int, needed: int | None) -> str:
         return tr("more than 99 mounts of each would be needed if it stays like this")
     more = max(needed - now, 1)
     return (
-        tr("about one more mount of each would settle it (an even chance)")
+        tr("about one more mount of each would settle it (50 % chance)")
         if more == 1
-        else tr("about {n} more mounts of each would settle it (an even chance)", n=count(more))
+        else tr("about {n} more mounts of each would settle it (50 % chance)", n=count(more))
     )
 
 
@@ -107,7 +107,7 @@ def to_settle(pair: PairResult, found: Comparison) -> str:
     >>> mounts = [MountValue(candidate=c, mount=f"{c} {x}", value=x) for c, x in values]
     >>> found = compare(mounts[:1] + mounts[2:], margin=0.5)
     >>> to_settle(found.pairs[0], found)
-    'about one more mount of each would settle it (an even chance)'
+    'about one more mount of each would settle it (50 % chance)'
     """
     if pair.held:
         instead = "" if pair.free else tr("; compare the clock that was held, or a score, instead")
