@@ -27,7 +27,11 @@ def verdict(demo_notebook: Notebook) -> StudyVerdict:
 
 
 class TestCompareModel:
-    def test_told_apart_pairs_come_first_with_their_figures(self, verdict: StudyVerdict) -> None:
+    def test_told_apart_pairs_come_first_with_their_figures(
+        self, verdict: StudyVerdict, demo_notebook: Notebook
+    ) -> None:
+        first = comparemodel.pair_rows(judge(demo_notebook, demo_notebook.study(2)).main)[0]
+        assert first.names == "Chalk − Loam" and first.verdict.startswith("Chalk is cooler than Loam by")
         rows = comparemodel.pair_rows(verdict.main)
         assert [r.open for r in rows] == sorted(r.open for r in rows)
         assert rows[0].names == "Sedge − Rush"

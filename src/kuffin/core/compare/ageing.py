@@ -23,10 +23,8 @@ from kuffin.core.base.student import t_quantile
 Array = NDArray[np.float64]
 TREND, STEP, SO_FAR = "trend", "step", "so far"
 LEAST_RECHECKS = 3
-USUAL_SD, USUAL_DF = (
-    0.2,
-    4.0,
-)  # K, of one mount from day to day, against a control, where a study does not tell: a guess
+# K, of one mount from day to day against a control, where a study does not tell it: a guess, and how well it is known
+USUAL_SD, USUAL_DF = 0.2, 4.0
 NEAR_DAYS = 2.0  # so near must the baseline have been read, to stand for the bench of that day
 _OF_EACH = 0.25  # of a mount's share, at each recheck
 # the control's share of the scatter is taken for no less: half of it where all scatter alike
